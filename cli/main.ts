@@ -1,0 +1,8 @@
+import { evaluateFile } from './evaluateFile'
+import { runRule } from './runRule'
+import { writeDocs } from './writeDocs'
+
+/** The verbs that need core alone; each returns its exit code. */
+const verbs: Record<string, (args: string[]) => number> = { rule: runRule, evaluate: evaluateFile, docs: writeDocs }
+
+export const main = (verb: string, args: string[]): number => verbs[verb]?.(args) ?? 2

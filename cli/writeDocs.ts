@@ -1,0 +1,26 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname } from 'node:path'
+import { conversionJsonSchema, PLAN_VERSION, rules, rulesPage } from '@zesty/core'
+
+/** Generated pages by path. */
+const pages = (): Record<string, string> => ({
+  'docs/rules.md': rulesPage(rules.values()),
+  [`docs/schema/conversion-${PLAN_VERSION}.json`]: `${JSON.stringify(conversionJsonSchema(), null, 2)}\n`,
+})
+
+/** Writes the generated pages; with `--check`, says which are stale instead. */
+export function writeDocs(args: string[]): number {
+  const stale = Object.entries(pages()).filter(([path, text]) => {
+    try {
+      return readFileSync(path, 'utf8') !== text
+    } catch {
+      return true
+    }
+  })
+  for (const [path, text] of args.includes('--check') ? [] : stale) {
+    mkdirSync(dirname(path), { recursive: true })
+    writeFileSync(path, text)
+  }
+  for (const [path] of stale) process.stdout.write(`${path} ${args.includes('--check') ? 'is stale: run ./zesty docs' : 'written'}\n`)
+  return args.includes('--check') && stale.length > 0 ? 1 : 0
+}

@@ -1,0 +1,4 @@
+export * from './busVoltage'
+export * from './outputVoltage'
+export * from './inputCurrent'
+export * from './singlePhaseRating'

@@ -1,0 +1,7 @@
+export * from './beltLength'
+export * from './beltCentreDistance'
+export * from './beltSpeed'
+export * from './drivetrainRatio'
+export * from './drivetrainSpeed'
+export * from './drivetrainEfficiency'
+export * from './spindleTorque'

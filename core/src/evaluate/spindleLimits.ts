@@ -1,0 +1,35 @@
+import type { Holder, Plan } from '../plan'
+
+/** A ceiling on spindle speed, and whose it is. */
+export interface SpindleLimit {
+  rpm: number
+  what: string
+  marked: boolean
+  holder?: Holder
+  index?: number
+}
+
+const METRES = 1000
+
+/** The mark on a holder as rpm: as printed, or from its rim speed and diameter. */
+function markedRpm({ markedRpm: marked, markedMPerS, diameterMm }: Holder): number | undefined {
+  const fromRim = markedMPerS !== undefined && diameterMm !== undefined ? (60 * METRES * markedMPerS) / (Math.PI * diameterMm) : undefined
+  return marked !== undefined && fromRim !== undefined ? Math.min(marked, fromRim) : (marked ?? fromRim)
+}
+
+export const holderName = ({ name, kind }: Holder): string => name?.trim() || (kind === 'wheel' ? 'the wheel' : 'the chuck')
+
+/** The ceiling of each thing that spins, and of the spindle itself where its original top speed is known. */
+export function spindleLimits({ survey }: Plan): SpindleLimit[] {
+  const original = survey.originalTopRpm
+  const holders = survey.holders.flatMap((holder, index): SpindleLimit[] => {
+    const marked = markedRpm(holder)
+    const rpm = marked ?? original
+    return rpm === undefined ? [] : [{ rpm, what: holderName(holder), marked: marked !== undefined, holder, index }]
+  })
+  return original === undefined ? holders : [...holders, { rpm: original, what: 'the spindle as built', marked: false }]
+}
+
+/** The first limit the spindle meets as it speeds up. */
+export const lowestSpindleLimit = (plan: Plan): SpindleLimit | undefined =>
+  spindleLimits(plan).reduce<SpindleLimit | undefined>((low, limit) => (low && low.rpm <= limit.rpm ? low : limit), undefined)

@@ -1,0 +1,75 @@
+import { isKnown, numberOf } from '../evaluate/figure'
+import { set } from '../plan'
+import { amps, hertz, percent, say } from '../quantities'
+import { judgement } from './finding'
+
+export const driveFindings = [
+  judgement('drive.output-too-small', 'drive', 'drive', ({ motor, drive, plan }) => {
+    const [outputA, plateA] = [numberOf(drive.outputA), numberOf(motor.plateCurrentA)]
+    if (outputA === undefined || plateA === undefined || outputA >= plateA) return undefined
+    if (drive.onOnePhase && plan.drive.singlePhasePermitted !== true) return undefined
+    return {
+      severity: 'stop',
+      title: say`The drive is too small for this motor`,
+      says: drive.onOnePhase
+        ? say`On one phase it may give ${amps(outputA)} of its ${amps(plan.drive.ratedOutputA ?? 0)}; the motor’s plate is ${amps(plateA)}.`
+        : say`It gives ${amps(outputA)}; the motor’s plate is ${amps(plateA)} for these links.`,
+      why: 'Drives are matched by output amps, not by power. Too small, it trips in every heavy cut.',
+      figures: ['drive.outputA', 'motor.plateCurrentA'],
+      path: 'drive.ratedOutputA',
+    }
+  }),
+
+  judgement('drive.three-phase-input-on-one', 'drive', 'drive', ({ plan, drive, library }) => {
+    if (!drive.onOnePhase) return undefined
+    const permitted = plan.drive.singlePhasePermitted
+    if (permitted === true) {
+      return plan.drive.singlePhaseFactor === undefined
+        ? {
+            severity: 'watch',
+            about: 'typical',
+            title: say`Derating for one phase is a typical value`,
+            says: say`Planned at ${percent(library.planning.singlePhaseFactor.value)} of its output: ${amps(numberOf(drive.outputA) ?? 0)}. The manual may say less.`,
+            why: 'On one phase the rectifier carries root three times the current and the capacitors ripple more.',
+            figures: ['drive.outputA'],
+            path: 'drive.singlePhaseFactor',
+          }
+        : undefined
+    }
+    return {
+      severity: 'stop',
+      about: permitted === false ? 'forbidden' : 'unknown',
+      title: permitted === false ? say`The manual does not allow one phase` : say`A three-phase drive on a one-phase wall`,
+      says: permitted === false ? say`This drive must have all three phases.` : say`Whether the manual allows one phase, and how much output is left then, is not known.`,
+      why: 'Without derating its rectifier and capacitors fail; many trip at once on a lost phase.',
+      remedies: permitted === undefined ? [{ label: say`The manual allows it: derate`, patch: [set('drive.singlePhasePermitted', true)] }] : [],
+      path: 'drive.singlePhasePermitted',
+    }
+  }),
+
+  judgement('drive.hertz-beyond-drive', 'speeds', 'drive', ({ plan, settings }) => {
+    const [maxHz, most] = [numberOf(settings.maximumHz), plan.drive.maximumHz]
+    if (maxHz === undefined || most === undefined || maxHz <= most) return undefined
+    return {
+      severity: 'stop',
+      title: say`The drive cannot give these hertz`,
+      says: say`The plan asks for ${hertz(maxHz)}; the drive ends at ${hertz(most)}.`,
+      why: 'It will not take the value, or it will never reach it.',
+      remedies: [{ label: say`Lower the highest hertz to ${hertz(most)}`, patch: [set('settings.chosen.maximumHz', most), set('settings.inDrive.maximumHz', undefined)] }],
+      path: 'settings.chosen.maximumHz',
+    }
+  }),
+
+  judgement('drive.plain-vf-at-low-hertz', 'drive', 'drive', ({ plan, settings, motor }) => {
+    const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]
+    if (plan.drive.control !== 'vf' || low === undefined || base === undefined || low >= 0.2 * base || !isKnown(motor.torqueNm)) return undefined
+    return {
+      severity: 'note',
+      title: say`Plain V/f pulls weakly at the slow end`,
+      says: say`The plan goes down to ${hertz(low)}. How much torque is left there depends on the winding and the boost, and is not known yet.`,
+      why: 'At few hertz most of the volts are lost in the winding. Sensorless vector, or a lower belt position, pulls better.',
+      remedies: [{ label: say`Use sensorless vector, if it has it`, patch: [set('drive.control', 'vector')] }],
+      path: 'drive.control',
+    }
+  }),
+]

@@ -1,0 +1,183 @@
+import { numberOf } from '../evaluate/figure'
+import type { Facts } from '../evaluate/facts'
+import type { PositionFacts } from '../evaluate/speedFacts'
+import { spindleLimits } from '../evaluate/spindleLimits'
+import { set, type Patch } from '../plan'
+import { amount, hertz, rpm, say } from '../quantities'
+import { wheelSpeed } from '../workholding'
+import { judgement, type Remedy, type Verdict } from './finding'
+
+/** Belt speeds at which iron pulleys are watched and refused, m/s. */
+const BELT_WATCH = 30
+const BELT_STOP = 33
+
+/** Sets the highest hertz, also where the drive was read to hold another. */
+function highestHertz({ plan }: Facts, hz: number): Patch {
+  return [set('settings.chosen.maximumHz', hz), ...(plan.settings.inDrive.maximumHz === undefined ? [] : [set('settings.inDrive.maximumHz', hz)])]
+}
+
+/** Hertz at which an unloaded spindle reaches a speed on a position. */
+function hertzFor({ motor }: Facts, position: PositionFacts, spindleRpm: number): number | undefined {
+  const [poles, ratio] = [numberOf(motor.poles), numberOf(position.speedRatio)]
+  return poles === undefined || ratio === undefined || ratio === 0 ? undefined : (spindleRpm * poles) / (120 * ratio)
+}
+
+/** Positions the plan uses: the main one, those of jobs, or all while none is chosen. */
+function used({ speeds }: Facts): PositionFacts[] {
+  const chosen = speeds.positions.filter((p) => p === speeds.main || speeds.jobs.some((j) => j.on === p))
+  return chosen.length > 0 ? chosen : speeds.positions
+}
+
+const fastest = (positions: readonly PositionFacts[]): PositionFacts | undefined =>
+  positions.reduce<PositionFacts | undefined>((best, p) => ((numberOf(p.unloadedTopRpm) ?? -1) > (numberOf(best?.unloadedTopRpm) ?? -1) ? p : best), undefined)
+
+export const speedFindings = [
+  judgement('spindle.over-limit', 'speeds', 'spindle', (facts) => {
+    const position = fastest(used(facts))
+    const top = numberOf(position?.unloadedTopRpm)
+    if (!position || top === undefined) return undefined
+    return spindleLimits(facts.plan).flatMap((limit, i): Verdict[] => {
+      if (top <= limit.rpm * 1.001 || limit.holder?.kind === 'wheel') return []
+      const hz = hertzFor(facts, position, limit.rpm)
+      const spindleItself = limit.holder === undefined
+      const unmarked = say` carries no mark, so the machine’s original ${rpm(limit.rpm)} is its ceiling`
+      return [
+        {
+          severity: spindleItself ? 'watch' : 'stop',
+          about: limit.holder?.id ?? `spindle-${i}`,
+          title: spindleItself ? say`Faster than the spindle was built for` : say`Too fast for ${limit.what}`,
+          says: say`On ${position.name} the spindle reaches ${rpm(top)} unloaded; ${spindleItself ? say`it was built for ${rpm(limit.rpm)}` : limit.marked ? say`${limit.what} is marked ${rpm(limit.rpm)}` : say`${limit.what}${unmarked}`}.`,
+          why: spindleItself ? 'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.' : 'A chuck that is turned too fast lets go of its jaws or the work.',
+          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(Math.floor(hz))}`, patch: highestHertz(facts, Math.floor(hz)) }],
+          figures: [`position.${position.position.id}.unloadedTopRpm`],
+          path: limit.index === undefined ? 'survey.originalTopRpm' : `survey.holders.${limit.index}.markedRpm`,
+        },
+      ]
+    })
+  }),
+
+  judgement('spindle.wheel-over-mark', 'speeds', 'spindle', (facts) => {
+    const position = fastest(used(facts))
+    const top = numberOf(position?.unloadedTopRpm)
+    if (!position || top === undefined || top <= 0) return undefined
+    return facts.plan.survey.holders.flatMap((holder, index): Verdict[] => {
+      if (holder.kind !== 'wheel') return []
+      const name = holder.name?.trim() || 'The wheel'
+      const path = `survey.holders.${index}.markedMPerS`
+      const overRpm = holder.markedRpm !== undefined && top > holder.markedRpm
+      const rim = holder.diameterMm === undefined ? undefined : wheelSpeed.run({ diameterMm: holder.diameterMm, speedRpm: top, markedMPerS: holder.markedMPerS, originalSpeedRpm: facts.plan.survey.originalTopRpm })
+      const unmarked = holder.markedMPerS === undefined && holder.markedRpm === undefined
+      const badRim = rim?.ok === true && !rim.value.permitted && (holder.markedMPerS !== undefined || unmarked)
+      if (!overRpm && !badRim) return []
+      const limitRpm = spindleLimits(facts.plan).find((l) => l.index === index)?.rpm
+      const hz = limitRpm === undefined ? undefined : hertzFor(facts, position, limitRpm)
+      const mark = unmarked
+        ? say`it carries no marking${facts.plan.survey.originalTopRpm === undefined ? ', and the machine’s original speed is not known' : say`, so the original ${rpm(facts.plan.survey.originalTopRpm)} is its ceiling`}`
+        : holder.markedMPerS !== undefined
+          ? say`it is marked ${amount('beltSpeed', holder.markedMPerS)}`
+          : say`it is marked ${rpm(holder.markedRpm ?? 0)}`
+      return [
+        {
+          severity: 'stop',
+          about: holder.id,
+          title: say`${name} would run over its marked speed`,
+          says: say`At ${rpm(top)}${rim?.ok === true ? say` its rim runs ${amount('beltSpeed', rim.value.speedMPerS)}` : ''}; ${mark}.`,
+          why: 'An over-sped wheel bursts. Nothing but its own marking says how fast it may turn.',
+          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(Math.floor(hz))}`, patch: highestHertz(facts, Math.floor(hz)) }],
+          figures: [`position.${position.position.id}.unloadedTopRpm`],
+          path,
+        },
+      ]
+    })
+  }),
+
+  judgement('belts.over-speed', 'speeds', 'belts', (facts) =>
+    facts.speeds.positions.flatMap((position) =>
+      position.belts.flatMap(({ stageIndex, speedMPerS }): Verdict[] => {
+        const v = numberOf(speedMPerS)
+        const maxHz = numberOf(facts.settings.maximumHz)
+        if (v === undefined || v <= BELT_WATCH) return []
+        const over = v > BELT_STOP
+        return [
+          {
+            severity: over ? 'stop' : 'watch',
+            about: `${position.position.id}-${stageIndex}`,
+            title: say`The belt on ${position.name} runs ${over ? 'too fast' : 'near its limit'}`,
+            says: say`Belt ${stageIndex + 1} runs ${amount('beltSpeed', v)} at the highest hertz; iron pulleys are watched over ${amount('beltSpeed', BELT_WATCH)} and refused over ${amount('beltSpeed', BELT_STOP)}.`,
+            why: 'Grey-iron pulleys burst, and a belt lifts out of its grooves, at speed.',
+            remedies: over && maxHz !== undefined ? [{ label: say`Lower the highest hertz to ${hertz(Math.floor((maxHz * BELT_STOP) / v))}`, patch: highestHertz(facts, Math.floor((maxHz * BELT_STOP) / v)) }] : [],
+            figures: [speedMPerS.id],
+            path: `survey.positions.${position.index}.stages.${stageIndex}.driverMm`,
+          },
+        ]
+      }),
+    ),
+  ),
+
+  judgement('spindle.job-out-of-reach', 'speeds', 'spindle', (facts) =>
+    facts.speeds.jobs.flatMap((job): Verdict[] => {
+      const wanted = numberOf(job.wantedRpm)
+      if (wanted === undefined || !job.on || (job.reach !== 'below' && job.reach !== 'above')) return []
+      const below = job.reach === 'below'
+      const edge = numberOf(below ? job.on.bottomRpm : job.on.topRpm) ?? 0
+      const others = job.reachedOn
+      const use = others.map((p): Remedy => ({ label: say`Use ${p.name} for it`, patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)] }))
+      const [first] = others
+      return [
+        {
+          severity: 'watch',
+          about: job.job.id,
+          title: say`${job.name} at ${rpm(wanted)} is out of reach on ${job.on.name}`,
+          says: say`${below ? 'Its slowest is' : 'Its fastest is'} ${rpm(edge)}. ${first ? say`${first.name} gives ${rpm(numberOf(first.bottomRpm) ?? 0)} to ${rpm(numberOf(first.topRpm) ?? 0)}.` : 'No other belt position reaches it.'}`,
+          why: below ? 'Too fast for the work burns the tool, or is not safe to do.' : 'Too slow for the work leaves a poor finish and takes long.',
+          remedies: [...use.slice(0, 2), ...(below ? [] : raise(facts, job.on, wanted))],
+          figures: [`position.${job.on.position.id}.${below ? 'bottomRpm' : 'topRpm'}`, job.wantedRpm.id],
+          path: `survey.jobs.${job.index}.speedRpm`,
+        },
+      ]
+    }),
+  ),
+
+  judgement('spindle.knob-ends-early', 'speeds', 'spindle', (facts) => {
+    const [knobHz, maxHz] = [numberOf(facts.speeds.knobTopHz), numberOf(facts.settings.maximumHz)]
+    if (knobHz === undefined || maxHz === undefined || knobHz >= maxHz * 0.99) return undefined
+    const missed = facts.speeds.jobs.filter((j) => {
+      const wanted = numberOf(j.wantedRpm)
+      const needs = wanted !== undefined && j.on ? hertzFor(facts, j.on, wanted) : undefined
+      return needs !== undefined && needs > knobHz && needs <= maxHz
+    })
+    return {
+      severity: missed.length > 0 ? 'watch' : 'note',
+      title: missed.length > 0 ? say`The knob ends below the highest job` : say`The knob ends before the highest hertz`,
+      says: say`At the top of the knob the drive gives ${hertz(knobHz)}; the highest hertz is ${hertz(maxHz)}.${missed.length > 0 ? ` Missed: ${missed.map((j) => j.name).join(', ')}.` : ''}`,
+      why: 'The drive scales the knob by a setting of its own. Until that is raised, everything runs slower than asked.',
+      remedies: [{ label: say`Scale the knob to ${hertz(maxHz)}`, patch: [set('controls.knobTopHz', undefined)] }],
+      figures: ['controls.topHz'],
+      path: 'controls.knobTopHz',
+    }
+  }),
+
+  judgement('spindle.lowest-over-highest', 'speeds', 'drive', ({ settings }) => {
+    const [low, high] = [numberOf(settings.minimumHz), numberOf(settings.maximumHz)]
+    return low === undefined || high === undefined || low < high
+      ? undefined
+      : {
+          severity: 'stop',
+          title: say`Lowest hertz over highest`,
+          says: say`Lowest is ${hertz(low)}, highest ${hertz(high)}.`,
+          why: 'The drive refuses it, or the knob does nothing.',
+          remedies: [{ label: say`Take both from the plan again`, patch: [set('settings.chosen.minimumHz', undefined), set('settings.chosen.maximumHz', undefined), set('settings.inDrive.minimumHz', undefined), set('settings.inDrive.maximumHz', undefined)] }],
+          path: 'settings.chosen.minimumHz',
+        }
+  }),
+]
+
+/** Offers the highest hertz a job needs, where motor and drive allow it. */
+function raise(facts: Facts, position: PositionFacts, wantedRpm: number): Remedy[] {
+  const [hz, slip, safe, poles] = [hertzFor(facts, position, wantedRpm), numberOf(facts.motor.slip) ?? 0, numberOf(facts.motor.safeRpm), numberOf(facts.motor.poles)]
+  if (hz === undefined || safe === undefined || poles === undefined || poles === 2) return []
+  const needed = Math.ceil(hz / (facts.plan.drive.control === 'vector' ? 1 : 1 - slip))
+  const top = ((120 * needed) / poles) * (numberOf(position.speedRatio) ?? 0)
+  const allowed = (120 * needed) / poles <= safe && needed <= (facts.plan.drive.maximumHz ?? Infinity) && spindleLimits(facts.plan).every((l) => top <= l.rpm)
+  return allowed && facts.plan.controls.knobTopHz === undefined ? [{ label: say`Raise the highest hertz to ${hertz(needed)}`, patch: highestHertz(facts, needed) }] : []
+}

@@ -1,0 +1,59 @@
+import { printQuantity, type UnitSystem } from '../quantities'
+import { fieldAt, type PlanPath } from './fieldAt'
+import type { Plan } from './plan'
+
+/** One thing that differs between two plans, in words. */
+export interface Difference {
+  path: PlanPath
+  label: string
+  before: string
+  after: string
+}
+
+const NOTHING = 'not known'
+
+/** Everything that differs from `before` to `after`, readable, in the plan's order. */
+export const planDifference = (before: Plan, after: Plan, system: UnitSystem = 'metric'): Difference[] => compare(before, after, '', [], system)
+
+function compare(before: unknown, after: unknown, path: PlanPath, trail: readonly string[], system: UnitSystem): Difference[] {
+  if (Object.is(before, after)) return []
+  if (!isBranch(before) && !isBranch(after)) {
+    const shown = [printValue(path, before, system), printValue(path, after, system)]
+    return shown[0] === shown[1] && before !== undefined && after !== undefined && typeof before !== 'number'
+      ? []
+      : [{ path, label: trail.join(', '), before: shown[0] ?? '', after: shown[1] ?? '' }]
+  }
+  const keys = new Set([...Object.keys(isBranch(before) ? before : {}), ...Object.keys(isBranch(after) ? after : {})])
+  return [...keys].flatMap((key) => {
+    const inner = path === '' ? key : `${path}.${key}`
+    const left = isBranch(before) ? Reflect.get(before, key) : undefined
+    const right = isBranch(after) ? Reflect.get(after, key) : undefined
+    if (key === 'id' && trail.length > 0) return []
+    return compare(left, right, inner, [...trail, labelOf(inner, key, left, right)], system)
+  })
+}
+
+const isBranch = (value: unknown): value is object => typeof value === 'object' && value !== null
+
+const sections: Record<string, string> = {
+  survey: 'Survey', supply: 'Wall', motor: 'Motor', drive: 'Drive', controls: 'Controls', settings: 'Settings', overrides: 'Planning values', chosen: 'chosen', inDrive: 'in the drive',
+}
+
+/** A list item is called by its name; a section by its stage; a field by its label. */
+function labelOf(path: PlanPath, key: string, left: unknown, right: unknown): string {
+  if (/^\d+$/.test(key)) {
+    const item = isBranch(right) ? right : left
+    const name: unknown = isBranch(item) ? Reflect.get(item, 'name') : undefined
+    return typeof name === 'string' && name !== '' ? name : String(Number(key) + 1)
+  }
+  return sections[key] ?? fieldAt(path)?.label ?? key
+}
+
+function printValue(path: PlanPath, value: unknown, system: UnitSystem): string {
+  const field = fieldAt(path)
+  if (value === undefined) return NOTHING
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value === 'number') return field?.dimension ? printQuantity({ value, dimension: field.dimension }, system) : String(value)
+  if (typeof value === 'string') return field?.options?.[value] ?? value
+  return JSON.stringify(value)
+}

@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import type { Dimension } from '../quantities'
+
+/**
+ * Pieces of the plan's schema. Each carries its label, dimension, limits and help, so that the
+ * form, the messages, the difference between revisions and the JSON Schema all read one source.
+ */
+export interface FieldMeta {
+  /** What the field is called on screen and in messages. */
+  label: string
+  dimension?: Dimension
+  /** Values of a choice with their words, in the order shown. */
+  options?: Readonly<Record<string, string>>
+  /** One line of help: where to find it, or why it is asked. */
+  help?: string
+}
+
+/** A number in base units of its dimension, between limits of sense. */
+export const quantity = (dimension: Dimension, label: string, min: number, max: number, help?: string) =>
+  z.number().min(min).max(max).optional().meta(meta({ label, dimension, help }))
+
+export const count = (label: string, min: number, max: number, help?: string) =>
+  z.number().int().min(min).max(max).optional().meta(meta({ label, dimension: 'number', help }))
+
+export const choice = <const O extends Readonly<Record<string, string>>>(label: string, options: O, help?: string) =>
+  z
+    .enum(Object.keys(options) as [keyof O & string, ...(keyof O & string)[]])
+    .optional()
+    .meta(meta({ label, options, help }))
+
+export const yesNo = (label: string, help?: string) => z.boolean().optional().meta(meta({ label, help }))
+
+export const words = (label: string, longest = 120, help?: string) => z.string().max(longest).optional().meta(meta({ label, help }))
+
+const meta = (m: { [K in keyof FieldMeta]: FieldMeta[K] | undefined }): FieldMeta & Record<string, unknown> => {
+  const kept: FieldMeta = { label: m.label ?? '' }
+  if (m.dimension !== undefined) kept.dimension = m.dimension
+  if (m.options !== undefined) kept.options = m.options
+  if (m.help !== undefined) kept.help = m.help
+  return { ...kept }
+}

@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { choice, quantity } from './field'
+
+export const stopModes = { coast: 'Coast', ramp: 'Ramp down', 'dc-brake': 'DC injection' } as const
+export const commandSources = { terminals: 'Terminals', keypad: 'Keypad', serial: 'Serial bus' } as const
+export const referenceSources = { 'analogue-input': 'Knob or 0-10 V input', keypad: 'Keypad', serial: 'Serial bus', presets: 'Fixed speeds' } as const
+export const restartModes = { 'wait-for-run': 'Wait for a new RUN', 'runs-again': 'Run again by itself' } as const
+export const startSpeeds = { lowest: 'From the lowest', knob: 'Where the knob stands', last: 'Last speed', fixed: 'A fixed speed' } as const
+
+/** Settings of any drive under neutral names, each optional; used for what a drive was found to hold and what is chosen otherwise. */
+export const settingFields = {
+  ratedVoltageV: quantity('voltage', 'Motor volts', 10, 725),
+  ratedCurrentA: quantity('current', 'Motor amps', 0.05, 500),
+  baseFrequencyHz: quantity('frequency', 'Base hertz', 5, 1500),
+  ratedSpeedRpm: quantity('speed', 'Motor rpm', 50, 90_000),
+  minimumHz: quantity('frequency', 'Lowest hertz', 0, 1500),
+  maximumHz: quantity('frequency', 'Highest hertz', 1, 1500),
+  accelerationS: quantity('time', 'Acceleration', 0, 600),
+  decelerationS: quantity('time', 'Deceleration', 0, 600),
+  stopMode: choice('On STOP', stopModes),
+  commandSource: choice('RUN comes from', commandSources),
+  referenceSource: choice('Speed comes from', referenceSources),
+  overloadA: quantity('current', 'Overload amps', 0.05, 500),
+  restart: choice('After a power cut', restartModes),
+  startSpeed: choice('Speed when RUN is pressed', startSpeeds),
+} as const
+
+export type SettingId = keyof typeof settingFields
+export const settingIds = Object.keys(settingFields) as SettingId[]
+
+/** Further settings a drive may hold, judged when typed but not on the card of fourteen. */
+export const furtherFields = {
+  fixedStartHz: quantity('frequency', 'Fixed starting hertz', 0, 1500),
+  middleHz: quantity('frequency', 'V/f middle point, hertz', 0.5, 1500, 'Where the drive has one'),
+  middleV: quantity('voltage', 'V/f middle point, volts', 0.5, 725, 'Where the drive has one'),
+} as const
+
+export const driveStates = {
+  'as-arrived': 'As it came, nothing entered',
+  'second-hand': 'Someone’s old settings',
+  reset: 'Factory reset, nothing entered',
+  entered: 'This card, entered',
+} as const
+
+/** `chosen` replaces what would be derived; `inDrive` is what the drive was read to hold. */
+export const settingsSchema = z.strictObject({
+  state: choice('The drive now holds', driveStates),
+  chosen: z.strictObject(settingFields),
+  inDrive: z.strictObject({ ...settingFields, ...furtherFields }),
+})

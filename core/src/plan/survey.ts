@@ -1,0 +1,94 @@
+import { z } from 'zod'
+import { stageKinds } from '../drivetrain/drivetrainRatio'
+import { choice, quantity, words } from './field'
+
+export const machineKinds = {
+  lathe: 'Lathe',
+  mill: 'Mill',
+  'pillar-drill': 'Pillar drill',
+  'surface-grinder': 'Surface grinder',
+  'tool-grinder': 'Tool grinder',
+  shaper: 'Shaper',
+  bandsaw: 'Bandsaw',
+  'belt-grinder': 'Belt grinder',
+  router: 'CNC router',
+  other: 'Another machine',
+} as const
+
+export const spindleNoses = {
+  threaded: 'Threaded',
+  'cam-lock': 'Cam-lock',
+  'long-taper-key': 'Taper with key and nut',
+  taper: 'Plain taper',
+  flange: 'Bolted flange or arbor',
+  collet: 'Collet',
+  none: 'No spindle (a ram or a wheel)',
+} as const
+
+export const hazards = {
+  chips: 'Chips',
+  grit: 'Grit and dust',
+  coolant: 'Coolant',
+  oil: 'Oil',
+  water: 'Water',
+  damp: 'Damp or salt air',
+} as const
+
+export type Hazard = keyof typeof hazards
+
+const id = z.string().min(1).max(40)
+
+/** One stage between two shafts. Sizes are pitch diameters in mm, or teeth. */
+export const stageSchema = z.strictObject({
+  kind: choice('Stage', stageKinds),
+  driverMm: quantity('length', 'Driving pulley', 1, 3000, 'Pitch diameter; for gears and timing pulleys the teeth'),
+  drivenMm: quantity('length', 'Driven pulley', 1, 3000, 'Pitch diameter; for gears and timing pulleys the teeth'),
+  slip: quantity('fraction', 'Belt slip', 0, 0.2, 'Nothing unless you measured it'),
+})
+
+/** One way the belts and gears can stand, from the motor shaft to the spindle. */
+export const positionSchema = z.strictObject({
+  id,
+  name: words('Belt position', 40),
+  stages: z.array(stageSchema).max(8).meta({ label: 'Stages' }),
+})
+
+export const jobKinds = { turning: 'Turning', drilling: 'Drilling', milling: 'Milling', grinding: 'Grinding', threading: 'Threading', sawing: 'Sawing', other: 'Other' } as const
+
+/** A piece of work and the speed it wants: given, or from surface speed and diameter. */
+export const jobSchema = z.strictObject({
+  id,
+  name: words('Job', 60),
+  kind: choice('Kind of job', jobKinds),
+  speedRpm: quantity('speed', 'Wanted spindle speed', 0.1, 200_000),
+  surfaceSpeedMPerMin: quantity('surfaceSpeed', 'Surface speed', 0.1, 3000),
+  diameterMm: quantity('length', 'Diameter', 0.05, 3000, 'Of the work, cutter or drill'),
+  positionId: id.optional().meta({ label: 'Belt position for it' }),
+})
+
+export const holderKinds = { chuck: 'Chuck', faceplate: 'Faceplate', collet: 'Collet', wheel: 'Grinding wheel', cutter: 'Cutter or saw blade' } as const
+
+/** What spins at the spindle and has its own limit. */
+export const holderSchema = z.strictObject({
+  id,
+  name: words('What spins', 60),
+  kind: choice('Kind', holderKinds),
+  diameterMm: quantity('length', 'Outside diameter', 1, 3000),
+  widthMm: quantity('length', 'Width', 1, 1000, 'Along the spindle; with the diameter it gives the inertia of a steel disc'),
+  markedRpm: quantity('speed', 'Marked highest speed', 1, 200_000, 'Only what is stamped or printed on it'),
+  markedMPerS: quantity('beltSpeed', 'Marked rim speed', 1, 250, 'Wheels: the m/s or ft/min on the label'),
+})
+
+/** The machine as found and the work it must do. */
+export const surveySchema = z.strictObject({
+  machineKind: choice('Machine', machineKinds),
+  spindleNose: choice('Spindle nose', spindleNoses),
+  originalTopRpm: quantity('speed', 'Original top spindle speed', 1, 60_000, 'As built; the ceiling for anything unmarked'),
+  positions: z.array(positionSchema).max(24).meta({ label: 'Belt positions' }),
+  mainPositionId: id.optional().meta({ label: 'Position used most' }),
+  jobs: z.array(jobSchema).max(60).meta({ label: 'Jobs' }),
+  holders: z.array(holderSchema).max(30).meta({ label: 'What spins' }),
+  seatTorqueNm: quantity('torque', 'Torque that loosens the seated chuck', 0.5, 2000, 'Measured with a bar and a spring balance, never guessed'),
+  hazards: z.array(z.enum(Object.keys(hazards) as [Hazard, ...Hazard[]])).max(6).meta({ label: 'What reaches the machine', options: hazards }),
+  notes: words('Notes', 2000),
+})

@@ -1,0 +1,58 @@
+import type { Fault, Outcome } from '../rules/rule'
+import { faultsOf } from '../rules/rule'
+import { PLAN_VERSION, planSchema, type Plan } from './plan'
+
+/** A stored document brought from the version it is filed under to the next. */
+export type UpgradeStep = (document: Record<string, unknown>) => Record<string, unknown>
+
+/** Steps by the version they start from. Version 1 is the first, so there are none yet. */
+const steps: Readonly<Record<number, UpgradeStep>> = {}
+
+const failed = (field: string, message: string): { ok: false; faults: Fault[] } => ({ ok: false, faults: [{ field, message }] })
+
+/** Brings a document up to `current`, one version at a time; says so when it is newer or has no version. */
+export function upgrade(document: unknown, by: Readonly<Record<number, UpgradeStep>> = steps, current = PLAN_VERSION): Outcome<Record<string, unknown>> {
+  if (typeof document !== 'object' || document === null || Array.isArray(document)) return failed('', 'a plan must be an object')
+  let at = document as Record<string, unknown>
+  const version = at['schemaVersion']
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return failed('schemaVersion', `is missing or not a version; this release writes ${current}`)
+  if (version > current) return failed('schemaVersion', `is ${version}, made by a newer release; this one reads up to ${current}`)
+  for (let v = version; v < current; v += 1) {
+    const step = by[v]
+    if (!step) return failed('schemaVersion', `${v} can no longer be read`)
+    at = { ...step(at), schemaVersion: v + 1 }
+  }
+  return { ok: true, value: at }
+}
+
+/** Reads any stored or imported plan: upgraded, validated whole, every fault named. */
+export function readPlan(document: unknown): Outcome<Plan> {
+  const upgraded = upgrade(document)
+  if (!upgraded.ok) return upgraded
+  const parsed = planSchema.safeParse(upgraded.value)
+  if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, upgraded.value) }
+  const faults = danglingReferences(parsed.data)
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: parsed.data }
+}
+
+/** Ids must be unique in their list, and what names a position must name one that exists. */
+function danglingReferences(plan: Plan): Fault[] {
+  const { positions, jobs, holders, mainPositionId } = plan.survey
+  const faults: Fault[] = []
+  for (const [list, items] of Object.entries({ positions, jobs, holders })) {
+    const seen = new Set<string>()
+    items.forEach((item, i) => {
+      if (seen.has(item.id)) faults.push({ field: `survey.${list}[${i}].id`, message: `"${item.id}" stands twice` })
+      seen.add(item.id)
+    })
+  }
+  const known = new Set(positions.map((p) => p.id))
+  if (mainPositionId !== undefined && !known.has(mainPositionId))
+    faults.push({ field: 'survey.mainPositionId', message: `"${mainPositionId}" is not one of the positions` })
+  jobs.forEach((job, i) => {
+    if (job.positionId !== undefined && !known.has(job.positionId))
+      faults.push({ field: `survey.jobs[${i}].positionId`, message: `"${job.positionId}" is not one of the positions` })
+  })
+  return faults
+}

@@ -1,0 +1,7 @@
+export * from './dimension'
+export * from './parseNumber'
+export * from './parseQuantity'
+export * from './printQuantity'
+export * from './say'
+export * from './supplyWords'
+export * from './wireGauge'

@@ -1,0 +1,87 @@
+import { dimensionKind, dimensions, unitsOf, type Dimension, type Unit, type UnitSystem } from './dimension'
+import { parseNumber, plainText } from './parseNumber'
+import { gaugeArea, readGauge } from './wireGauge'
+
+export type Parsed<T> = { ok: true; value: T } | { ok: false; message: string }
+
+const refused = (message: string): { ok: false; message: string } => ({ ok: false, message })
+
+/** Units in which four-digit values are everyday, so that `1,420` means one thousand. */
+const thousandsUnits = new Set(['rpm', 'W', 'V', 'mm', 'ft/min', 'Hz', 'm/min'])
+
+/** Units compared without case, spaces, dots and hyphens. */
+const bare = (text: string): string => text.toLowerCase().replace(/[\s.·^-]/g, '').replace(/²/g, '2').replace(/³/g, '3')
+
+function findUnit(dimension: Dimension, written: string): Unit | undefined {
+  const wanted = bare(written)
+  return dimensionKind(dimension).units.find((u) => [u.symbol, ...(u.also ?? [])].some((name) => bare(name) === wanted))
+}
+
+/** Splits `1,420 rpm` into what reads as a number and what follows it. */
+function split(text: string): { number: string; unit: string } {
+  const found = /^([+-]?[\d.,/ ]*(?:\d-\d+\/\d+)?[\d.,/ ]*)(.*)$/.exec(plainText(text))
+  return { number: (found?.[1] ?? '').trim().replace(/[,/]+$/, ''), unit: (found?.[2] ?? '').trim() }
+}
+
+/** Whether a bare number may be read with the system's own unit, and which unit that is. */
+function unitFor(dimension: Dimension, written: string, system: UnitSystem): Parsed<Unit> {
+  const kind = dimensionKind(dimension)
+  if (written === '') {
+    const shown = kind.units.find((u) => u.symbol === kind.shown[system]) ?? kind.units[0]
+    return shown ? { ok: true, value: shown } : refused('This has no units.')
+  }
+  const unit = findUnit(dimension, written)
+  if (unit) return { ok: true, value: unit }
+  const other = (Object.keys(dimensions) as Dimension[]).find((d) => findUnit(d, written) !== undefined)
+  const permitted = unitsOf(dimension)
+  const takes = permitted.length > 0 ? `this takes ${kind.called} in ${permitted.join(', ')}` : 'this takes a number without a unit'
+  return other
+    ? refused(`"${written}" is ${dimensionKind(other).called}; ${takes}.`)
+    : refused(`"${written}" is not a unit known here; ${takes}.`)
+}
+
+/**
+ * Reads one quantity and returns it in the dimension's base unit: `"3/4 hp"` gives 559.27 W.
+ * A number without a unit is read in the unit that `system` prints.
+ */
+export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number> {
+  const trimmed = plainText(text)
+  const kind = dimensionKind(dimension)
+  if (trimmed === '') return refused(`Type ${kind.called}, for example in ${unitsOf(dimension)[0] ?? 'digits'}.`)
+  if (dimension === 'area') {
+    const gauge = parseGauge(trimmed, system)
+    if (gauge) return gauge
+  }
+  const parts = split(trimmed)
+  const unit = unitFor(dimension, parts.unit, system)
+  if (!unit.ok) return parts.number === '' ? refused(`"${text.trim()}" is not ${kind.called}.`) : unit
+  const number = parseNumber(parts.number, thousandsUnits.has(unit.value.symbol))
+  if (number === undefined) return refused(`"${text.trim()}" is not ${kind.called}.`)
+  return { ok: true, value: number * unit.value.factor + (unit.value.offset ?? 0) }
+}
+
+function parseGauge(text: string, system: UnitSystem): Parsed<number> | undefined {
+  const named = /^(?:#\s*)?(\S+)\s*(?:awg|ga|gauge)$/i.exec(text) ?? /^awg\s*(\S+)$/i.exec(text)
+  const written = named?.[1] ?? (system === 'imperial' && /^[\d/]+$/.test(text) ? text : undefined)
+  if (written === undefined) return undefined
+  const gauge = readGauge(written)
+  return gauge === undefined ? refused(`"${text}" is not a wire gauge; use 40 to 1, or 1/0 to 4/0.`) : { ok: true, value: gaugeArea(gauge) }
+}
+
+/**
+ * Reads one or two values that share a unit, as plates print them: `230/400 V`, `6.0 / 3.5 A`, `230 V`.
+ * Returned in the order written.
+ */
+export function parsePair(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number[]> {
+  const pieces = plainText(text).split('/').map((p) => p.trim())
+  if (pieces.length > 2) return refused('Type one value, or two with a slash between.')
+  const lastUnit = split(pieces[pieces.length - 1] ?? '').unit
+  const values: number[] = []
+  for (const piece of pieces) {
+    const own = split(piece).unit
+    const parsed = parseQuantity(own === '' ? `${piece} ${lastUnit}` : piece, dimension, system)
+    if (!parsed.ok) return parsed
+    values.push(parsed.value)
+  }
+  return { ok: true, value: values }
+}

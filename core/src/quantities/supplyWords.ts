@@ -1,0 +1,58 @@
+import { plainText } from './parseNumber'
+import type { Parsed } from './parseQuantity'
+
+/** How the circuit's live conductors stand to each other and to earth. */
+export type Topology = 'line-neutral' | 'line-line' | 'three-phase'
+
+export interface SupplyWords {
+  voltageV: number
+  phases?: 1 | 3
+  topology?: Topology
+}
+
+/**
+ * Nominal supply classes. People say 110, 115, 117 and 120 for one wall and 220, 230 and 240 for
+ * another, and plates do the same: within a class no difference is worth a finding.
+ */
+const nominalClasses: readonly { nominalV: number; from: number; to: number }[] = [
+  { nominalV: 100, from: 95, to: 104 },
+  { nominalV: 120, from: 105, to: 130 },
+  { nominalV: 208, from: 195, to: 212 },
+  { nominalV: 230, from: 213, to: 254 },
+  { nominalV: 277, from: 265, to: 290 },
+  { nominalV: 400, from: 370, to: 420 },
+  { nominalV: 460, from: 435, to: 490 },
+  { nominalV: 575, from: 550, to: 600 },
+  { nominalV: 690, from: 650, to: 725 },
+]
+
+/** The class a voltage belongs to, or the voltage itself when it belongs to none. */
+export const nominalVoltage = (voltageV: number): number =>
+  nominalClasses.find((c) => voltageV >= c.from && voltageV <= c.to)?.nominalV ?? voltageV
+
+export const sameNominal = (aV: number, bV: number): boolean => nominalVoltage(aV) === nominalVoltage(bV)
+
+const phrases: readonly { words: RegExp; means: SupplyWords }[] = [
+  { words: /\b(two|2|both) (hot|live)s?( legs?| wires?| lines?)?\b|\bhot to hot\b|\bline to line\b|\bdryer (outlet|plug)\b/, means: { voltageV: 240, phases: 1, topology: 'line-line' } },
+  { words: /\b(one|1|single) (hot|live)( leg| wire| line)?\b|\bhot (and|to) neutral\b/, means: { voltageV: 120, phases: 1, topology: 'line-neutral' } },
+]
+
+/**
+ * Reads what people call the wall: `two hot legs`, `110`, `240 single phase`, `400 V three-phase`.
+ * A phrase fixes the wiring; a number beside it fixes the volts.
+ */
+export function parseSupplyWords(text: string): Parsed<SupplyWords> {
+  const words = plainText(text).toLowerCase().replace(/[-,]/g, ' ').replace(/\s+/g, ' ')
+  const phrase = phrases.find((p) => p.words.test(words))
+  const three = /\b(3|three) ?(ph|phase|phases)\b|\b3~/.test(words)
+  const one = /\b(1|one|single|split) ?(ph|phase)\b|\b1~/.test(words)
+  const withoutCounts = words.replace(/\b(1|2|3|one|two|three) ?(ph|phases?|hots?|lives?|legs?)\b|\b[123]~/g, ' ')
+  const number = /(\d+(?:\.\d+)?)\s*k?v?/.exec(withoutCounts)
+  const written = number ? Number(number[1]) : undefined
+  const voltageV = written ?? phrase?.means.voltageV
+  if (voltageV === undefined || voltageV < 90 || voltageV > 725)
+    return { ok: false, message: `"${text.trim()}" does not say what the wall gives; type volts from 90 to 725, or words such as "two hot legs".` }
+  if (three) return { ok: true, value: { voltageV, phases: 3, topology: 'three-phase' } }
+  if (phrase) return { ok: true, value: { ...phrase.means, voltageV } }
+  return { ok: true, value: one ? { voltageV, phases: 1 } : { voltageV } }
+}

@@ -1,0 +1,28 @@
+import type { Basis, Reading } from '../evaluate/figure'
+import type { SettingId } from '../plan'
+import type { Said } from '../quantities'
+
+export type SettingValue = number | string
+
+/** One line of the settings card. */
+export interface SettingLine {
+  id: SettingId
+  label: string
+  /** What to enter; undefined while what it rests on is unknown. */
+  value?: SettingValue
+  /** How the value came about; `given` where the person chose it. */
+  basis: Basis
+  reason: Said
+  /** What the drive was read to hold, where it was. */
+  inDrive?: SettingValue
+  /** Plan fields that are missing before a value can be told. */
+  missing: string[]
+}
+
+/** A derived value with its reason, before choices and readings are laid over it. */
+export interface Derived {
+  value?: SettingValue
+  basis: Basis
+  reason: Said
+  from: readonly Reading[]
+}

@@ -1,0 +1,3 @@
+export * from './wheelSpeed'
+export * from './cylinderInertia'
+export * from './unscrew'

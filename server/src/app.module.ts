@@ -1,0 +1,13 @@
+import { Module, type DynamicModule } from '@nestjs/common'
+import { ConversionsModule } from './conversions/conversions.module'
+import type { Database } from './db/database'
+import { DatabaseModule } from './db/database.module'
+import { LibraryModule } from './library/library.module'
+import { ShopsModule } from './shops/shops.module'
+
+@Module({})
+export class AppModule {
+  static of(db: Database): DynamicModule {
+    return { module: AppModule, imports: [DatabaseModule.of(db), ShopsModule, ConversionsModule, LibraryModule] }
+  }
+}

@@ -1,0 +1,129 @@
+import { isDeepStrictEqual } from 'node:util'
+import { Inject, Injectable } from '@nestjs/common'
+import { conversionFile, emptyPlan, evaluate, readConversionFile, readPlan, type Plan } from '@zesty/core'
+import { and, asc, desc, eq } from 'drizzle-orm'
+import { DATABASE, type Database } from '../db/database'
+import { conversions, revisions } from '../db/schema'
+import { badInput, notFound, Problem } from '../problems/problem'
+import type { NewConversion, Save } from './conversion'
+
+const columns = { id: conversions.id, shopId: conversions.shopId, revision: conversions.revision, plan: conversions.plan, savedAt: conversions.savedAt }
+
+type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
+export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
+
+/** Stored plans may be of an older version; they are upgraded on the way out. */
+function opened(row: Row): Conversion {
+  const read = readPlan(row.plan)
+  if (!read.ok) throw new Error(`The stored plan of ${row.id} does not validate: ${JSON.stringify(read.faults)}`)
+  return { ...row, plan: read.value }
+}
+
+@Injectable()
+export class ConversionsService {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  /** The machines of a shop with what the shop screen shows of each. */
+  async list(shopId: string) {
+    const rows = await this.db.select(columns).from(conversions).where(eq(conversions.shopId, shopId)).orderBy(asc(conversions.createdAt), asc(conversions.id))
+    return rows.map((row) => {
+      const { plan, ...rest } = opened(row)
+      const { chain, stages, findings, next } = evaluate(plan)
+      return { ...rest, name: plan.name, machineKind: plan.survey.machineKind, chain, stages, stops: findings.filter((f) => f.severity === 'stop').length, watches: findings.filter((f) => f.severity === 'watch').length, next }
+    })
+  }
+
+  async find(id: string): Promise<Conversion> {
+    const [row] = await this.db.select(columns).from(conversions).where(eq(conversions.id, id))
+    if (!row) throw notFound('conversion')
+    return opened(row)
+  }
+
+  create(shopId: string, { name, machineKind }: NewConversion): Promise<Conversion> {
+    const plan = emptyPlan(name)
+    if (machineKind !== undefined) plan.survey.machineKind = machineKind
+    return this.insert(shopId, plan, 'begun')
+  }
+
+  /** Takes in a conversion file whole, or refuses it with every fault. */
+  importFile(shopId: string, document: unknown): Promise<Conversion> {
+    const read = readConversionFile(document)
+    if (!read.ok) throw badInput(read.faults, 422)
+    return this.insert(shopId, read.value, 'imported')
+  }
+
+  async insert(shopId: string, plan: Plan, origin: string): Promise<Conversion> {
+    return this.db.transaction(async (tx) => {
+      const [row] = await tx
+        .insert(conversions)
+        .values({ shopId, plan })
+        .returning(columns)
+        .catch((error: unknown) => {
+          throw isMissingShop(error) ? notFound('shop') : error
+        })
+      if (!row) throw new Error('insert returned nothing')
+      await tx.insert(revisions).values({ conversionId: row.id, revision: row.revision, plan, origin })
+      return opened(row)
+    })
+  }
+
+  async exportFile(id: string) {
+    return conversionFile((await this.find(id)).plan)
+  }
+
+  async evaluation(id: string) {
+    return evaluate((await this.find(id)).plan)
+  }
+
+  save(id: string, { baseRevision, plan }: Save): Promise<Conversion> {
+    const read = readPlan(plan)
+    if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` })))
+    return this.write(id, baseRevision, read.value, 'edited')
+  }
+
+  async restore(id: string, revision: number, baseRevision: number): Promise<Conversion> {
+    const { plan } = await this.revision(id, revision)
+    return this.write(id, baseRevision, plan, `restored from ${revision}`)
+  }
+
+  /** One step forward from `baseRevision`; refused with both sides where someone else stepped first. */
+  private async write(id: string, baseRevision: number, plan: Plan, origin: string): Promise<Conversion> {
+    const written = await this.db.transaction(async (tx) => {
+      const [row] = await tx
+        .update(conversions)
+        .set({ plan, revision: baseRevision + 1, savedAt: new Date() })
+        .where(and(eq(conversions.id, id), eq(conversions.revision, baseRevision)))
+        .returning(columns)
+      if (row) await tx.insert(revisions).values({ conversionId: id, revision: row.revision, plan, origin, savedAt: row.savedAt })
+      return row
+    })
+    if (written) return opened(written)
+    const current = await this.find(id)
+    // The same save sent twice, its first answer lost on the way, is no conflict.
+    if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan)) return current
+    throw new Problem(409, `This plan was changed elsewhere: it is at revision ${current.revision}, your change was made to ${baseRevision}.`, { yours: { baseRevision, plan }, theirs: current })
+  }
+
+  async revisions(id: string) {
+    await this.find(id)
+    return this.db.select({ revision: revisions.revision, origin: revisions.origin, savedAt: revisions.savedAt }).from(revisions).where(eq(revisions.conversionId, id)).orderBy(desc(revisions.revision)).limit(200)
+  }
+
+  async revision(id: string, revision: number) {
+    const [row] = await this.db.select().from(revisions).where(and(eq(revisions.conversionId, id), eq(revisions.revision, revision)))
+    if (!row) throw notFound('revision')
+    const read = readPlan(row.plan)
+    if (!read.ok) throw new Error(`Revision ${revision} of ${id} does not validate`)
+    return { revision: row.revision, origin: row.origin, savedAt: row.savedAt, plan: read.value }
+  }
+
+  async remove(id: string): Promise<void> {
+    const removed = await this.db.delete(conversions).where(eq(conversions.id, id)).returning({ id: conversions.id })
+    if (removed.length === 0) throw notFound('conversion')
+  }
+}
+
+const FOREIGN_KEY_VIOLATION = '23503'
+
+const isMissingShop = (error: unknown): boolean =>
+  error instanceof Error && (('code' in error && error.code === FOREIGN_KEY_VIOLATION) || isMissingShop(error.cause))

@@ -1,0 +1,62 @@
+import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+
+/** A workshop: its supplies and machines, and how it likes to read numbers. */
+export const shops = pgTable('shops', {
+  id: uuid().primaryKey().defaultRandom(),
+  name: text().notNull(),
+  units: text({ enum: ['metric', 'imperial'] }).notNull().default('metric'),
+  /** Made from the demo files; taken away again while untouched. */
+  demo: boolean().notNull().default(false),
+  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+})
+
+/** One machine's change to variable speed. `plan` is the newest revision's document. */
+export const conversions = pgTable(
+  'conversions',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    revision: integer().notNull().default(1),
+    plan: jsonb().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index().on(t.shopId)],
+)
+
+/** Every plan that was ever kept. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    conversionId: uuid()
+      .notNull()
+      .references(() => conversions.id, { onDelete: 'cascade' }),
+    revision: integer().notNull(),
+    plan: jsonb().notNull(),
+    /** How it came about: begun, edited, imported, restored from 3. */
+    origin: text().notNull(),
+    savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.conversionId, t.revision] })],
+)
+
+/** Plates kept for use in other conversions of the shop. */
+export const libraryItems = pgTable(
+  'library_items',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    kind: text({ enum: ['motor', 'drive'] }).notNull(),
+    name: text().notNull(),
+    item: jsonb().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index().on(t.shopId)],
+)
+
+/** Facts about this database itself, such as whether demo data was wanted. */
+export const marks = pgTable('marks', { name: text().primaryKey(), value: text().notNull() })

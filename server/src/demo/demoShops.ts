@@ -1,0 +1,82 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { faultsOf, readConversionFile, type Plan } from '@zesty/core'
+import { and, eq, inArray } from 'drizzle-orm'
+import { z } from 'zod'
+import type { Database } from '../db/database'
+import { conversions, marks, revisions, shops } from '../db/schema'
+
+const shopFileSchema = z.strictObject({ name: z.string(), units: z.enum(['metric', 'imperial']), machines: z.array(z.string()) })
+
+interface DemoShop {
+  name: string
+  units: 'metric' | 'imperial'
+  plans: Plan[]
+}
+
+const readJson = (path: string): unknown => JSON.parse(readFileSync(path, 'utf8'))
+
+/** The demo shops: a folder each, with `shop.json` and one conversion file a machine. */
+export function readDemoShops(folder: string): DemoShop[] {
+  return readdirSync(folder)
+    .sort()
+    .map((name) => {
+      const path = join(folder, name, 'shop.json')
+      const document = readJson(path)
+      const shop = shopFileSchema.safeParse(document)
+      if (!shop.success) throw new Error(`${path}: ${JSON.stringify(faultsOf(shop.error, document))}`)
+      const plans = shop.data.machines.map((machine) => {
+        const file = join(folder, name, `${machine}.json`)
+        const plan = readConversionFile(readJson(file))
+        if (!plan.ok) throw new Error(`${file}: ${JSON.stringify(plan.faults)}`)
+        return plan.value
+      })
+      return { name: shop.data.name, units: shop.data.units, plans }
+    })
+}
+
+const MARK = 'demo'
+
+export type DemoWish = 'add' | 'remove' | 'as-before'
+
+/**
+ * Brings the demo shops to what is wished and remembers it: they are added once to a new database,
+ * taken away by `remove` where nobody changed them, and stay away until `add`. Returns what to tell.
+ */
+export async function settleDemo(db: Database, folder: string, wish: DemoWish): Promise<string[]> {
+  const [mark] = await db.select().from(marks).where(eq(marks.name, MARK))
+  if (wish === 'remove') {
+    await remember(db, 'without')
+    return removeUntouched(db)
+  }
+  if (mark && (wish === 'as-before' || mark.value === 'with')) return []
+  await addDemo(db, folder)
+  await remember(db, 'with')
+  return ['The demo shops were added; ./zesty start --empty takes them away again.']
+}
+
+const remember = (db: Database, value: 'with' | 'without') => db.insert(marks).values({ name: MARK, value }).onConflictDoUpdate({ target: marks.name, set: { value } })
+
+async function addDemo(db: Database, folder: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    for (const { name, units, plans } of readDemoShops(folder)) {
+      const [shop] = await tx.insert(shops).values({ name, units, demo: true }).returning({ id: shops.id })
+      if (!shop) continue
+      for (const [i, plan] of plans.entries()) {
+        // One transaction has one time; the order of the file is kept by a millisecond each.
+        const [row] = await tx.insert(conversions).values({ shopId: shop.id, plan, createdAt: new Date(Date.now() + i) }).returning({ id: conversions.id })
+        if (row) await tx.insert(revisions).values({ conversionId: row.id, revision: 1, plan, origin: 'demo' })
+      }
+    }
+  })
+}
+
+/** Takes away the demo shops in which every machine still stands at its first revision. */
+async function removeUntouched(db: Database): Promise<string[]> {
+  const machines = await db.select({ shopId: shops.id, name: shops.name, revision: conversions.revision, origin: revisions.origin }).from(shops).leftJoin(conversions, eq(conversions.shopId, shops.id)).leftJoin(revisions, and(eq(revisions.conversionId, conversions.id), eq(revisions.revision, 1))).where(eq(shops.demo, true))
+  const touched = new Set(machines.filter((m) => m.revision !== null && (m.revision > 1 || m.origin !== 'demo')).map((m) => m.shopId))
+  const untouched = [...new Set(machines.map((m) => m.shopId))].filter((id) => !touched.has(id))
+  if (untouched.length > 0) await db.delete(shops).where(inArray(shops.id, untouched))
+  const kept = [...new Set(machines.filter((m) => touched.has(m.shopId)).map((m) => m.name))]
+  return kept.length > 0 ? [`Kept, because you changed it: ${kept.join(', ')}.`] : []
+}

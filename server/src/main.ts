@@ -1,0 +1,37 @@
+import 'reflect-metadata'
+import { createApplication } from './application'
+import { openDatabase } from './db/database'
+import { settleDemo, type DemoWish } from './demo/demoShops'
+
+export interface ServeOptions {
+  host: string
+  port: number
+  databaseUrl: string
+  webRoot: string
+  migrations: string
+  demoFolder: string
+  demo: DemoWish
+}
+
+/** Opens the database, settles the demo data and listens; resolves once it serves. */
+export async function serve({ host, port, databaseUrl, webRoot, migrations, demoFolder, demo }: ServeOptions) {
+  const database = await openDatabase(databaseUrl, migrations)
+  try {
+    const notes = await settleDemo(database.db, demoFolder, demo)
+    const app = await createApplication({ db: database.db, webRoot, open: !isLoopback(host) })
+    await app.listen(port, host)
+    return {
+      url: `http://${host.includes(':') ? `[${host}]` : host}:${port}`,
+      notes,
+      close: async () => {
+        await app.close()
+        await database.close()
+      },
+    }
+  } catch (error) {
+    await database.close()
+    throw error
+  }
+}
+
+const isLoopback = (host: string): boolean => host === 'localhost' || host === '::1' || host.startsWith('127.')

@@ -1,0 +1,50 @@
+import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
+import type { Response } from 'express'
+import { problemDetails, type ProblemDetails } from './problem'
+
+const details: Record<number, string> = {
+  404: 'There is nothing at this address.',
+  413: 'The content is larger than this server takes (2 MB).',
+}
+
+/** Answers every error as problem details; what was not foreseen is logged and kept from the reader. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly log = new Logger('Problem')
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>()
+    if (response.headersSent) return
+    const problem = this.toProblem(error)
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
+  }
+
+  private toProblem(error: unknown): ProblemDetails {
+    if (error instanceof HttpException) {
+      const body = error.getResponse()
+      const status = error.getStatus()
+      return isProblem(body) ? body : problemDetails(status, details[status] ?? error.message)
+    }
+    const status = statusOf(error)
+    if (status !== undefined && status < 500) return problemDetails(status, details[status] ?? (error instanceof SyntaxError ? 'The content is not JSON.' : 'The request cannot be read.'))
+    this.log.error(error instanceof Error ? (error.stack ?? error.message) : String(error))
+    return isDatabaseGone(error)
+      ? problemDetails(503, 'The database does not answer. What you typed is kept on this page; it will be sent again.')
+      : problemDetails(500, 'This is a fault of the program. What you typed is kept on this page.')
+  }
+}
+
+const isProblem = (body: unknown): body is ProblemDetails => typeof body === 'object' && body !== null && 'type' in body && 'detail' in body
+
+/** The HTTP status that a body parser puts on its errors. */
+const statusOf = (error: unknown): number | undefined =>
+  typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number' ? error.status : undefined
+
+const goneCodes = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08003'])
+
+function isDatabaseGone(error: unknown): boolean {
+  if (typeof error !== 'object' || error === null) return false
+  if ('code' in error && typeof error.code === 'string' && goneCodes.has(error.code)) return true
+  if (error instanceof Error && /terminated unexpectedly/i.test(error.message)) return true
+  return 'cause' in error && isDatabaseGone(error.cause)
+}

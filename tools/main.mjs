@@ -1,0 +1,39 @@
+// @ts-check
+import { pathToFileURL } from 'node:url'
+import { end, Trouble } from './trouble.mjs'
+
+/** @type {Record<string, {says: string, run: (args: string[]) => unknown}>} */
+const verbs = {
+  start: { says: '[--port N] [--empty | --demo] [--host A]  set up, then serve on http://127.0.0.1:4747', run: async (args) => (await import('./start.mjs')).start(args) },
+  check: { says: '[STEP ...]                    type check, lint, tests, build; steps: see check --list', run: async (args) => (await import('./check.mjs')).check(args) },
+  evaluate: { says: 'FILE [--text]                judge a conversion file, as JSON or as a short report', run: (args) => commandLine('evaluate', args) },
+  rule: { says: "[ID ['{json}']]              list the rules, describe one, or compute with it", run: (args) => commandLine('rule', args) },
+  bench: { says: '                             measure the budgets', run: async () => (await import('./bench.mjs')).bench() },
+  shots: { says: '                             make docs/screenshots from the demo data', run: async (args) => (await import('./shots.mjs')).shots(args) },
+  docs: { says: '                             make docs/rules.md and docs/schema anew', run: (args) => commandLine('docs', args) },
+  backup: { says: '[FILE]                       the database as a plain SQL dump', run: async (args) => (await import('./backup.mjs')).backup(args) },
+  restore: { says: 'FILE                         the database from such a dump', run: async (args) => (await import('./backup.mjs')).restore(args) },
+  help: { says: '                             this list', run: () => help() },
+}
+
+function help() {
+  console.log('Zesty Lathe plans the conversion of a machine tool to three-phase variable speed.\n')
+  for (const [verb, { says }] of Object.entries(verbs)) console.log(`  ./zesty ${verb.padEnd(9)} ${says}`)
+  console.log('\nWith DATABASE_URL set, that PostgreSQL is used instead of one of its own.')
+}
+
+/** Verbs that need core alone. @param {string} verb @param {string[]} args */
+async function commandLine(verb, args) {
+  const { ensureCommandLine } = await import('./setUp.mjs')
+  const { main } = await import(pathToFileURL(ensureCommandLine()).href)
+  process.exitCode = await main(verb, args)
+}
+
+const [verb = 'help', ...args] = process.argv.slice(2)
+const known = verbs[verb === '--help' || verb === '-h' ? 'help' : verb]
+try {
+  if (!known) throw new Trouble(`"${verb}" is not a verb; ./zesty help lists them.`, 2)
+  await known.run(args)
+} catch (error) {
+  end(error)
+}

@@ -1,0 +1,91 @@
+// @ts-check
+import { spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, rmSync } from 'node:fs'
+import { delimiter, join } from 'node:path'
+import { localPath, root } from './paths.mjs'
+import { npmBin, runLogged } from './run.mjs'
+import { once } from './stamp.mjs'
+import { Trouble } from './trouble.mjs'
+
+/** @param {string} program */
+const onPath = (program) => (process.env.PATH ?? '').split(delimiter).map((dir) => join(dir, program)).find(existsSync)
+
+/** Debian's folder of PostgreSQL programs, newest first; undefined where the server is not installed. */
+export function postgresPrograms() {
+  const debian = '/usr/lib/postgresql'
+  const versions = existsSync(debian) ? readdirSync(debian).sort((a, b) => Number(b) - Number(a)) : []
+  const found = versions.map((v) => join(debian, v, 'bin')).find((dir) => existsSync(join(dir, 'initdb')))
+  const elsewhere = onPath('initdb')
+  return found ?? (elsewhere ? join(elsewhere, '..') : undefined)
+}
+
+/** Debian's browser, for the interface tests and the screenshots. */
+export const chromium = () => onPath('chromium')
+
+/** Installs a Debian package, or says how. @param {string} name */
+function installPackage(name) {
+  const aptGet = onPath('apt-get')
+  const asRoot = process.getuid?.() === 0
+  const sudo = asRoot ? undefined : onPath('sudo')
+  const may = asRoot || (sudo && spawnSync('sudo', ['-n', 'true']).status === 0)
+  if (!aptGet || !may) throw new Trouble(`The Debian package ${name} is missing. Install it with: sudo apt-get install ${name}`)
+  console.log(`Installing Debian's ${name} ...`)
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+  /** @param {string[]} args */
+  const apt = (args) => runLogged(`Installing ${name}`, asRoot ? 'apt-get' : 'sudo', asRoot ? args : ['-n', 'apt-get', ...args], { env })
+  apt(['update', '-qq'])
+  apt(['install', '-y', '-qq', '--no-install-recommends', name])
+}
+
+export function ensurePostgres() {
+  if (!postgresPrograms()) installPackage('postgresql')
+  const programs = postgresPrograms()
+  if (!programs) throw new Trouble('PostgreSQL was installed, but its programs are not under /usr/lib/postgresql.')
+  return programs
+}
+
+export function ensureChromium() {
+  if (!chromium()) installPackage('chromium')
+  const path = chromium()
+  if (!path) throw new Trouble('Chromium was installed, but is not on the PATH.')
+  return path
+}
+
+const manifests = ['package.json', 'package-lock.json', 'core/package.json', 'server/package.json', 'web/package.json', '.npmrc']
+
+/** The packages of the lock file, from the registry that npm is set to use. */
+export function ensureDependencies() {
+  if (!onPath('npm')) throw new Trouble('npm is missing. Install it with: sudo apt-get install npm')
+  once('dependencies', manifests, join(root, 'node_modules', '.package-lock.json'), () => {
+    console.log('Installing packages (about a minute and a half) ...')
+    runLogged('Installing packages', 'npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'])
+  })
+}
+
+const buildInputs = ['package-lock.json', 'tsconfig.base.json']
+const built = (/** @type {string[]} */ ...parts) => localPath('build', ...parts)
+
+/** @param {string} what @param {string} folder @param {string} config */
+function viteBuild(what, folder, config) {
+  console.log(`Building ${what} ...`)
+  rmSync(built(folder), { recursive: true, force: true })
+  runLogged(`Building ${what}`, npmBin('vite'), ['build', '--config', config, '--logLevel', 'warn'])
+}
+
+/** The command line's own bundle of core. Returns the file to import. */
+export function ensureCommandLine() {
+  ensureDependencies()
+  const product = built('cli', 'main.mjs')
+  once('cli', [...buildInputs, 'core/src', 'cli'], product, () => viteBuild('the command line', 'cli', 'cli/vite.config.mjs'))
+  return product
+}
+
+/** The server's bundle and the page it serves. */
+export function ensureApplication() {
+  ensureDependencies()
+  const server = built('server', 'main.mjs')
+  const web = built('web', 'index.html')
+  once('server', [...buildInputs, 'core/src', 'server'], server, () => viteBuild('the server', 'server', 'server/vite.config.mjs'))
+  once('web', [...buildInputs, 'core/src', 'web'], web, () => viteBuild('the page', 'web', 'web/vite.config.mjs'))
+  return { server, webRoot: built('web') }
+}
