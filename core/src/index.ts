@@ -7,7 +7,7 @@ export { fieldPath, faultsOf, type Fault, type Outcome, type Rule } from './rule
 export { evaluate, type Evaluation, type JobLine, type PositionLine } from './evaluate/evaluate'
 export { isKnown, numberOf, type Basis, type Blocked, type Figure, type FigureInput } from './evaluate/figure'
 export { report } from './evaluate/report'
-export { stageNames, type Missing, type NextStep, type StageLine } from './evaluate/stageStates'
+export { stageNames, type FirstStep, type Missing, type NextStep, type StageLine } from './evaluate/stageStates'
 export type { ChainLink } from './evaluate/chain'
 export type { SettingLine, SettingValue } from './settings/settingLine'
 export { stageIds, type Finding, type LinkId, type Remedy, type Severity, type StageId } from './findings/finding'

@@ -1,4 +1,3 @@
-import { join } from 'node:path'
 import express, { type NextFunction, type Request, type Response } from 'express'
 
 /** Serves the built page: files with a hash in their name for ever, the page itself never cached. */
@@ -7,7 +6,7 @@ export function servePage(app: { use: (...handlers: unknown[]) => unknown }, web
   app.use((req: Request, res: Response, next: NextFunction) => {
     if (req.method !== 'GET' || req.path.startsWith('/api')) return next()
     // An address of the page's own, such as a conversion's: the page's router takes it from here.
-    res.setHeader('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'))
+    res.setHeader('Cache-Control', 'no-cache').sendFile('index.html', { root: webRoot })
   })
 }
 

@@ -12,7 +12,7 @@ import { motorFacts } from './motorFacts'
 import { settingsFacts } from './settingsFacts'
 import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
 import { spindleLimits } from './spindleLimits'
-import { missingFields, nextStep, stageStates, type Missing, type NextStep, type StageLine } from './stageStates'
+import { firstSteps, missingFields, nextStep, stageStates, type FirstStep, type Missing, type NextStep, type StageLine } from './stageStates'
 import { supplyFacts } from './supplyFacts'
 import { mainPosition, trainFacts } from './trainFacts'
 
@@ -50,6 +50,8 @@ export interface Evaluation {
   chain: ChainLink[]
   stages: StageLine[]
   next?: NextStep
+  /** The way to a first verdict; all done once there is one. */
+  firstSteps: FirstStep[]
   findings: Finding[]
   positions: PositionLine[]
   jobs: JobLine[]
@@ -71,7 +73,8 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
   const facts: Facts = { plan, library, supply, motor, drive, settings, speeds }
   const findings = judge(facts)
   const missing = missingFields(plan, ledger.blocked.values(), ledger.figures)
-  const next = nextStep(plan, missing, findings)
+  const steps = firstSteps(plan)
+  const next = nextStep(steps, missing, findings)
   return {
     figures: Object.fromEntries(ledger.figures),
     blocked: Object.fromEntries(ledger.blocked),
@@ -79,6 +82,7 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
     chain: chain(facts, findings),
     stages: stageStates(missing, findings),
     ...(next ? { next } : {}),
+    firstSteps: steps,
     findings,
     positions: speeds.positions.map((p) => positionLine(facts, p)),
     jobs: speeds.jobs.map(jobLine),

@@ -32,6 +32,9 @@ export function connectionOf({ motor }: Plan): Connection | undefined {
   return motor.leads === '3' || (motor.kind === 'high-frequency' && motor.highVoltageV === undefined) ? 'fixed' : undefined
 }
 
+/** Slip that remains under load: vector control makes up for it, plain V/f does not. */
+export const loadedSlip = ({ drive }: Plan, motor: Pick<MotorFacts, 'slip'>): number => (drive.control === 'vector' ? 0 : (numberOf(motor.slip) ?? 0))
+
 /** What the nameplate says, and what follows from it. */
 export function motorFacts(plan: Plan, ledger: Ledger): MotorFacts {
   const { motor } = plan

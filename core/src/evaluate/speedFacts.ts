@@ -123,9 +123,9 @@ function lowTorque({ plan, ledger, motor, settings }: Sources): Reading {
 function positionFacts({ ledger, motor, settings, plan }: Sources, train: TrainFacts, knobTopHz: Reading): PositionFacts {
   const id = `position.${train.position.id}`
   const { name, stages } = train
-  const loadedSlip = plan.drive.control === 'vector' ? undefined : isKnown(motor.slip) ? motor.slip : undefined
-  const speed = (key: string, label: string, frequencyHz: Reading, slip: Reading | undefined) =>
-    ledger.compute(drivetrainSpeed, { spindleRpm: { id: `${id}.${key}`, label: `${name}: ${label}`, dimension: 'speed' } }, { frequencyHz, poles: motor.poles, slip, stages }).spindleRpm
+  const slip = plan.drive.control !== 'vector' && isKnown(motor.slip) ? motor.slip : undefined
+  const speed = (key: string, label: string, frequencyHz: Reading, atSlip: Reading | undefined) =>
+    ledger.compute(drivetrainSpeed, { spindleRpm: { id: `${id}.${key}`, label: `${name}: ${label}`, dimension: 'speed' } }, { frequencyHz, poles: motor.poles, slip: atSlip, stages }).spindleRpm
   const { torqueNm } = ledger.compute(
     spindleTorque,
     { torqueNm: { id: `${id}.torque`, label: `${name}: spindle torque up to base hertz`, dimension: 'torque' } },
@@ -135,7 +135,7 @@ function positionFacts({ ledger, motor, settings, plan }: Sources, train: TrainF
     ...train,
     bottomRpm: speed('bottomRpm', 'slowest, no load', settings.minimumHz, undefined),
     baseRpm: speed('baseRpm', 'at base hertz, full load', motor.frequencyHz, isKnown(motor.slip) ? motor.slip : undefined),
-    topRpm: speed('topRpm', 'fastest, full load', knobTopHz, loadedSlip),
+    topRpm: speed('topRpm', 'fastest, full load', knobTopHz, slip),
     unloadedTopRpm: speed('unloadedTopRpm', 'fastest, no load', settings.maximumHz, undefined),
     torqueNm,
     belts: beltSpeeds(ledger, motor, settings, train),

@@ -30,6 +30,12 @@ export function spindleLimits({ survey }: Plan): SpindleLimit[] {
   return original === undefined ? holders : [...holders, { rpm: original, what: 'the spindle as built', marked: false }]
 }
 
+/**
+ * The spindle speed to hold against a limit. A mark is held against the fastest there can be, no
+ * load; an original speed was itself a speed under load, so it is held against the loaded one.
+ */
+export const speedAgainst = (limit: SpindleLimit, unloadedRpm: number, loadedSlip: number): number => (limit.marked ? unloadedRpm : unloadedRpm * (1 - loadedSlip))
+
 /** The first limit the spindle meets as it speeds up. */
 export const lowestSpindleLimit = (plan: Plan): SpindleLimit | undefined =>
   spindleLimits(plan).reduce<SpindleLimit | undefined>((low, limit) => (low && low.rpm <= limit.rpm ? low : limit), undefined)

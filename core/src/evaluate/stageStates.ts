@@ -85,21 +85,36 @@ export interface NextStep {
   findingId?: string
 }
 
+/** One step on the way to a first verdict. */
+export interface FirstStep {
+  label: string
+  text: string
+  stage: StageId
+  /** The first field of the step that is still unknown; none when it is done. */
+  path?: PlanPath
+  done: boolean
+}
+
 /** Where a first verdict starts: the few fields without which nothing can be said. */
-const firstPath: readonly { path: PlanPath; text: string; stage: StageId }[] = [
-  { path: 'survey.machineKind', text: 'Say what machine it is', stage: 'survey' },
-  { path: 'supply.voltageV', text: 'Type what the wall gives', stage: 'survey' },
-  { path: 'motor.kind', text: 'Say what kind of motor it is', stage: 'motor' },
-  { path: 'motor.powerW', text: 'Type the motor’s plate', stage: 'motor' },
-  { path: 'motor.ratedSpeedRpm', text: 'Type the speed and hertz on the plate', stage: 'motor' },
-  { path: 'drive.ratedOutputA', text: 'Type the drive’s plate', stage: 'drive' },
-  { path: 'survey.positions', text: 'Add the first belt position', stage: 'survey' },
+const firstPath: readonly { label: string; text: string; stage: StageId; paths: readonly PlanPath[] }[] = [
+  { label: 'Machine', text: 'Say what machine it is', stage: 'survey', paths: ['survey.machineKind'] },
+  { label: 'Wall', text: 'Type what the wall gives', stage: 'survey', paths: ['supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA'] },
+  { label: 'Belts', text: 'Type the pulleys of one belt position', stage: 'survey', paths: ['survey.positions'] },
+  { label: 'Motor', text: 'Type the motor’s plate', stage: 'motor', paths: ['motor.kind', 'motor.powerW', 'motor.lowVoltageV', 'motor.lowVoltageA', 'motor.ratedSpeedRpm', 'motor.ratedFrequencyHz', 'motor.connection'] },
+  { label: 'Drive', text: 'Type the drive’s plate', stage: 'drive', paths: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA'] },
 ]
 
+/** The five-minute path, each step done or with the field it waits for. */
+export const firstSteps = (plan: Plan): FirstStep[] =>
+  firstPath.map(({ label, text, stage, paths }) => {
+    const path = paths.find((p) => asked(plan, p) && isMissing(plan, p))
+    return { label, text, stage, done: path === undefined, ...(path === undefined ? {} : { path }) }
+  })
+
 /** The one thing to do next: the first essential that is missing, then the first stop, then whatever is left. */
-export function nextStep(plan: Plan, missing: readonly Missing[], findings: readonly Finding[]): NextStep | undefined {
-  const first = firstPath.find((s) => isMissing(plan, s.path))
-  if (first) return { stage: first.stage, text: first.text, path: first.path }
+export function nextStep(first: readonly FirstStep[], missing: readonly Missing[], findings: readonly Finding[]): NextStep | undefined {
+  const step = first.find((s) => !s.done)
+  if (step) return { stage: step.stage, text: step.text, ...(step.path === undefined ? {} : { path: step.path }) }
   const stop = findings.find((f) => f.severity === 'stop')
   if (stop) return { stage: stop.stage, text: 'Clear the first stop', findingId: stop.id }
   const lacking = missing.find((m) => essentials[m.stage].includes(m.path))

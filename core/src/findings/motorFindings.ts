@@ -27,6 +27,14 @@ function otherConnection({ plan, motor }: Facts): Connection | undefined {
   return plan.motor.highVoltageV === undefined || motor.connection === undefined ? undefined : pairs[motor.connection]
 }
 
+/** Moves the links where that gives the motor the volts the drive has. */
+function relinks(facts: Facts): Remedy[] {
+  const to = otherConnection(facts)
+  const toV = to === undefined ? undefined : usesHighVoltage(to) ? facts.plan.motor.highVoltageV : facts.plan.motor.lowVoltageV
+  const ceilingV = numberOf(facts.drive.ceilingV)
+  return to !== undefined && toV !== undefined && ceilingV !== undefined && sameNominal(toV, ceilingV) ? [moveLinks(to)] : []
+}
+
 const moveLinks = (to: Connection): Remedy => ({ label: say`Move links to ${connections[to].toLowerCase()}`, patch: [set('motor.connection', to)] })
 
 export const motorFindings = [
@@ -210,15 +218,13 @@ const OTHER_HALF = say`Base hertz belong to the other half of the world`
 const otherHalf = (aHz: number, bHz: number): boolean => Math.min(aHz, bHz) === 50 && Math.max(aHz, bHz) === 60
 
 function fluxVerdict(facts: Facts): Verdict | undefined {
-  const { motor, drive, settings, speeds } = facts
+  const { motor, settings, speeds } = facts
   const k = numberOf(speeds.fluxFraction)
-  const [plateV, setV, ceilingV, baseHz, plateHz] = [motor.plateVoltageV, speeds.setVoltageV, drive.ceilingV, settings.baseFrequencyHz, motor.frequencyHz].map(numberOf)
-  if (k === undefined || plateV === undefined || setV === undefined || ceilingV === undefined || baseHz === undefined || plateHz === undefined) return undefined
+  const [plateV, setV, baseHz, plateHz] = [motor.plateVoltageV, speeds.setVoltageV, settings.baseFrequencyHz, motor.frequencyHz].map(numberOf)
+  if (motor.suitable === false || k === undefined || plateV === undefined || setV === undefined || baseHz === undefined || plateHz === undefined) return undefined
   if (sameNominal(plateV, setV) && Math.abs(baseHz - plateHz) < 0.5) return undefined
   const figures = ['motor.fluxFraction', 'drive.setVoltageV', 'motor.plateVoltageV']
-  const other = otherConnection(facts)
-  const otherV = other === undefined ? undefined : usesHighVoltage(other) ? facts.plan.motor.highVoltageV : facts.plan.motor.lowVoltageV
-  const relink = other !== undefined && otherV !== undefined && sameNominal(otherV, ceilingV) ? [moveLinks(other)] : []
+  const relink = relinks(facts)
   if (k > WARM) {
     const hot = k > BURNS
     const tooManyVolts = setV > plateV && !sameNominal(setV, plateV)
@@ -263,10 +269,11 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
 const OVER = 1.02
 const UNDER = 0.85
 
-function overloadVerdict({ plan, motor, settings }: Facts): Verdict | undefined {
+function overloadVerdict(facts: Facts): Verdict | undefined {
+  const { plan, motor, settings } = facts
   const plateA = numberOf(motor.plateCurrentA)
   const held = numberOf(settings.overloadA)
-  if (plateA === undefined || held === undefined) return undefined
+  if (motor.suitable === false || plateA === undefined || held === undefined) return undefined
   const { inDrive, state } = plan.settings
   const enter: Remedy = { label: say`Enter ${amps(plateA)}`, patch: [set('settings.chosen.overloadA', undefined), set('settings.inDrive.overloadA', plateA)] }
   const common = { remedies: [enter], figures: ['settings.overloadA', 'motor.plateCurrentA'], path: 'settings.inDrive.overloadA' }
@@ -295,6 +302,7 @@ function overloadVerdict({ plan, motor, settings }: Facts): Verdict | undefined 
       says: say`It is set to ${amps(held)}; the plate allows ${amps(plateA)} for these links${deltaAmps ? say`. The windings could carry ${percent(held / plateA)} of their amps` : ''}${serviceA === undefined ? '' : say`, and never more than ${amps(serviceA)}`}.`,
       why: withinService ? 'On a drive the service factor counts as 1.0; at its edge there is nothing in hand.' : 'The overload is all that stands between a stall and a burnt winding.',
       ...common,
+      remedies: [...(deltaAmps ? relinks(facts) : []), enter],
     }
   }
   if (held < plateA * UNDER)

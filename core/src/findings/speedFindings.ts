@@ -1,7 +1,8 @@
 import { numberOf } from '../evaluate/figure'
 import type { Facts } from '../evaluate/facts'
 import type { PositionFacts } from '../evaluate/speedFacts'
-import { spindleLimits } from '../evaluate/spindleLimits'
+import { loadedSlip } from '../evaluate/motorFacts'
+import { speedAgainst, spindleLimits, type SpindleLimit } from '../evaluate/spindleLimits'
 import { set, type Patch } from '../plan'
 import { amount, hertz, rpm, say } from '../quantities'
 import { wheelSpeed } from '../workholding'
@@ -22,6 +23,12 @@ function hertzFor({ motor }: Facts, position: PositionFacts, spindleRpm: number)
   return poles === undefined || ratio === undefined || ratio === 0 ? undefined : (spindleRpm * poles) / (120 * ratio)
 }
 
+/** Whole hertz at which the spindle stays inside a limit. */
+function hertzWithin(facts: Facts, position: PositionFacts, limit: SpindleLimit): number | undefined {
+  const hz = hertzFor(facts, position, limit.rpm)
+  return hz === undefined ? undefined : Math.floor(hz / (limit.marked ? 1 : 1 - loadedSlip(facts.plan, facts.motor)) + 1e-9)
+}
+
 /** Positions the plan uses: the main one, those of jobs, or all while none is chosen. */
 function used({ speeds }: Facts): PositionFacts[] {
   const chosen = speeds.positions.filter((p) => p === speeds.main || speeds.jobs.some((j) => j.on === p))
@@ -34,11 +41,12 @@ const fastest = (positions: readonly PositionFacts[]): PositionFacts | undefined
 export const speedFindings = [
   judgement('spindle.over-limit', 'speeds', 'spindle', (facts) => {
     const position = fastest(used(facts))
-    const top = numberOf(position?.unloadedTopRpm)
-    if (!position || top === undefined) return undefined
+    const unloaded = numberOf(position?.unloadedTopRpm)
+    if (!position || unloaded === undefined) return undefined
     return spindleLimits(facts.plan).flatMap((limit, i): Verdict[] => {
+      const top = speedAgainst(limit, unloaded, loadedSlip(facts.plan, facts.motor))
       if (top <= limit.rpm * 1.001 || limit.holder?.kind === 'wheel') return []
-      const hz = hertzFor(facts, position, limit.rpm)
+      const hz = hertzWithin(facts, position, limit)
       const spindleItself = limit.holder === undefined
       const unmarked = say` carries no mark, so the machine’s original ${rpm(limit.rpm)} is its ceiling`
       return [
@@ -46,9 +54,9 @@ export const speedFindings = [
           severity: spindleItself ? 'watch' : 'stop',
           about: limit.holder?.id ?? `spindle-${i}`,
           title: spindleItself ? say`Faster than the spindle was built for` : say`Too fast for ${limit.what}`,
-          says: say`On ${position.name} the spindle reaches ${rpm(top)} unloaded; ${spindleItself ? say`it was built for ${rpm(limit.rpm)}` : limit.marked ? say`${limit.what} is marked ${rpm(limit.rpm)}` : say`${limit.what}${unmarked}`}.`,
+          says: say`On ${position.name} the spindle reaches ${rpm(top)}${limit.marked ? ' unloaded' : ''}; ${spindleItself ? say`it was built for ${rpm(limit.rpm)}` : limit.marked ? say`${limit.what} is marked ${rpm(limit.rpm)}` : say`${limit.what}${unmarked}`}.`,
           why: spindleItself ? 'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.' : 'A chuck that is turned too fast lets go of its jaws or the work.',
-          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(Math.floor(hz))}`, patch: highestHertz(facts, Math.floor(hz)) }],
+          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts, hz) }],
           figures: [`position.${position.position.id}.unloadedTopRpm`],
           path: limit.index === undefined ? 'survey.originalTopRpm' : `survey.holders.${limit.index}.markedRpm`,
         },
@@ -58,10 +66,12 @@ export const speedFindings = [
 
   judgement('spindle.wheel-over-mark', 'speeds', 'spindle', (facts) => {
     const position = fastest(used(facts))
-    const top = numberOf(position?.unloadedTopRpm)
-    if (!position || top === undefined || top <= 0) return undefined
+    const unloaded = numberOf(position?.unloadedTopRpm)
+    if (!position || unloaded === undefined || unloaded <= 0) return undefined
     return facts.plan.survey.holders.flatMap((holder, index): Verdict[] => {
       if (holder.kind !== 'wheel') return []
+      const limit = spindleLimits(facts.plan).find((l) => l.index === index)
+      const top = limit ? speedAgainst(limit, unloaded, loadedSlip(facts.plan, facts.motor)) : unloaded
       const name = holder.name?.trim() || 'The wheel'
       const path = `survey.holders.${index}.markedMPerS`
       const overRpm = holder.markedRpm !== undefined && top > holder.markedRpm
@@ -69,8 +79,7 @@ export const speedFindings = [
       const unmarked = holder.markedMPerS === undefined && holder.markedRpm === undefined
       const badRim = rim?.ok === true && !rim.value.permitted && (holder.markedMPerS !== undefined || unmarked)
       if (!overRpm && !badRim) return []
-      const limitRpm = spindleLimits(facts.plan).find((l) => l.index === index)?.rpm
-      const hz = limitRpm === undefined ? undefined : hertzFor(facts, position, limitRpm)
+      const hz = limit === undefined ? undefined : hertzWithin(facts, position, limit)
       const mark = unmarked
         ? say`it carries no marking${facts.plan.survey.originalTopRpm === undefined ? ', and the machine’s original speed is not known' : say`, so the original ${rpm(facts.plan.survey.originalTopRpm)} is its ceiling`}`
         : holder.markedMPerS !== undefined
@@ -83,7 +92,7 @@ export const speedFindings = [
           title: say`${name} would run over its marked speed`,
           says: say`At ${rpm(top)}${rim?.ok === true ? say` its rim runs ${amount('beltSpeed', rim.value.speedMPerS)}` : ''}; ${mark}.`,
           why: 'An over-sped wheel bursts. Nothing but its own marking says how fast it may turn.',
-          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(Math.floor(hz))}`, patch: highestHertz(facts, Math.floor(hz)) }],
+          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts, hz) }],
           figures: [`position.${position.position.id}.unloadedTopRpm`],
           path,
         },

@@ -15,6 +15,8 @@ export const machineKinds = {
   other: 'Another machine',
 } as const
 
+export type MachineKind = keyof typeof machineKinds
+
 export const spindleNoses = {
   threaded: 'Threaded',
   'cam-lock': 'Cam-lock',

@@ -1,6 +1,6 @@
 import type { Library } from '../data/planningValues'
 import { isKnown, numberOf, type Reading } from '../evaluate/figure'
-import type { MotorFacts } from '../evaluate/motorFacts'
+import { loadedSlip, type MotorFacts } from '../evaluate/motorFacts'
 import type { TrainFacts } from '../evaluate/trainFacts'
 import type { Plan } from '../plan'
 import { hertz, rpm, say, type Said } from '../quantities'
@@ -39,7 +39,7 @@ export function deriveHighestHertz(plan: Plan, library: Library, motor: MotorFac
   if (driveHz !== undefined) ceilings.push({ hz: driveHz, reason: say`The drive ends at ${hertz(driveHz)}.`, from: [], typical: false })
   const limit = lowestSpindleLimit(plan)
   const perMotor = numberOf(main?.speedRatio)
-  if (limit && main && perMotor) ceilings.push({ hz: toHertz(limit.rpm / perMotor), reason: say`On ${main.name}, ${limit.what} allows ${rpm(limit.rpm)}.`, from: [main.speedRatio], typical: false })
+  if (limit && main && perMotor) ceilings.push({ hz: toHertz(limit.rpm / perMotor) / (limit.marked ? 1 : 1 - loadedSlip(plan, motor)), reason: say`On ${main.name}, ${limit.what} allows ${rpm(limit.rpm)}.`, from: [main.speedRatio], typical: false })
   const lowest = ceilings.reduce((a, b) => (b.hz < a.hz ? b : a))
   return { value: Math.floor(lowest.hz + 1e-9), basis: lowest.typical ? 'typical' : 'computed', reason: lowest.reason, from: lowest.from }
 }

@@ -59,12 +59,13 @@ const remember = (db: Database, value: 'with' | 'without') => db.insert(marks).v
 
 async function addDemo(db: Database, folder: string): Promise<void> {
   await db.transaction(async (tx) => {
+    // One transaction has one time; the order of the files is kept by a millisecond each.
+    let at = Date.now()
     for (const { name, units, plans } of readDemoShops(folder)) {
-      const [shop] = await tx.insert(shops).values({ name, units, demo: true }).returning({ id: shops.id })
+      const [shop] = await tx.insert(shops).values({ name, units, demo: true, createdAt: new Date(at++) }).returning({ id: shops.id })
       if (!shop) continue
-      for (const [i, plan] of plans.entries()) {
-        // One transaction has one time; the order of the file is kept by a millisecond each.
-        const [row] = await tx.insert(conversions).values({ shopId: shop.id, plan, createdAt: new Date(Date.now() + i) }).returning({ id: conversions.id })
+      for (const plan of plans) {
+        const [row] = await tx.insert(conversions).values({ shopId: shop.id, plan, createdAt: new Date(at++) }).returning({ id: conversions.id })
         if (row) await tx.insert(revisions).values({ conversionId: row.id, revision: 1, plan, origin: 'demo' })
       }
     }

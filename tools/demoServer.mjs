@@ -1,0 +1,31 @@
+// @ts-check
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { freePort, throwAwayCluster } from './cluster.mjs'
+import { root } from './paths.mjs'
+import { ensureApplication } from './setUp.mjs'
+
+/**
+ * The built application on a database of its own that is gone afterwards; for pictures, measurements and tests.
+ * @param {{demo?: boolean, port?: number}} [options]
+ */
+export async function demoServer({ demo = true, port } = {}) {
+  const { server, webRoot } = ensureApplication()
+  const cluster = await throwAwayCluster()
+  try {
+    const { serve } = await import(pathToFileURL(server).href)
+    const chosen = port ?? (await freePort())
+    const serving = await serve({ host: '127.0.0.1', port: chosen, databaseUrl: cluster.url, webRoot, migrations: join(root, 'server', 'migrations'), demoFolder: join(root, 'demo'), demo: demo ? 'as-before' : 'remove' })
+    return {
+      url: /** @type {string} */ (serving.url),
+      databaseUrl: cluster.url,
+      close: async () => {
+        await serving.close()
+        cluster.remove()
+      },
+    }
+  } catch (error) {
+    cluster.remove()
+    throw error
+  }
+}

@@ -1,0 +1,92 @@
+// @ts-check
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { chromiumArguments } from './browser.mjs'
+import { demoServer } from './demoServer.mjs'
+import { root } from './paths.mjs'
+import { ensureChromium } from './setUp.mjs'
+import { Trouble } from './trouble.mjs'
+
+const tablet = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+
+/**
+ * One picture of each main view, from the demo data.
+ * @type {readonly {name: string, machine?: string, stage?: string, night?: boolean, size?: {width: number, height: number}, shop?: string, then?: (page: import('@playwright/test').Page) => Promise<unknown>}[]}
+ */
+const views = [
+  { name: 'shop', shop: 'Saltpan Row' },
+  { name: 'survey', machine: 'Gap-bed lathe, east bay', stage: 'survey' },
+  { name: 'motor', machine: 'Gap-bed lathe, east bay', stage: 'motor' },
+  { name: 'drive', machine: 'Gap-bed lathe, east bay', stage: 'drive' },
+  { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
+  { name: 'speeds-night', machine: 'Gap-bed lathe, east bay', stage: 'speeds', night: true },
+  { name: 'settings', machine: 'Gap-bed lathe, east bay', stage: 'settings' },
+  { name: 'working', machine: 'Gap-bed lathe, east bay', stage: 'motor', then: (page) => page.locator('[data-figure="motor.fluxFraction"]').first().click() },
+  { name: 'palette', machine: 'Long-bed turning lathe', stage: 'motor', shop: 'Juniper Wash', then: (page) => page.keyboard.press('/') },
+  { name: 'motor-imperial', machine: 'Long-bed turning lathe', stage: 'motor', shop: 'Juniper Wash' },
+  { name: 'phone-speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds', size: phone },
+  { name: 'phone-motor', machine: 'Surface grinder', stage: 'motor', size: phone },
+]
+
+/**
+ * Makes docs/screenshots anew; with names, only those. `--into DIR` puts them elsewhere.
+ * @param {string[]} args
+ */
+export async function shots(args) {
+  const into = args.indexOf('--into')
+  const folder = into >= 0 ? (args[into + 1] ?? '') : join(root, 'docs', 'screenshots')
+  const wanted = args.filter((a, i) => !(into >= 0 && (i === into || i === into + 1)))
+  const unknown = wanted.find((w) => !views.some((v) => v.name === w) && w !== 'first-run')
+  if (unknown) throw new Trouble(`There is no view "${unknown}"; there are first-run, ${views.map((v) => v.name).join(', ')}.`, 2)
+  mkdirSync(folder, { recursive: true })
+  const executablePath = ensureChromium()
+  const server = await demoServer()
+  const { chromium } = await import('@playwright/test')
+  const browser = await chromium.launch({ executablePath, args: chromiumArguments })
+  try {
+    for (const view of views) {
+      if (wanted.length > 0 && !wanted.includes(view.name)) continue
+      const page = await browser.newPage({ viewport: view.size ?? tablet, colorScheme: view.night ? 'dark' : 'light', reducedMotion: 'reduce' })
+      await page.goto(await addressOf(server.url, view))
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      await page.waitForLoadState('networkidle')
+      await page.evaluate(() => document.fonts.ready)
+      if (view.then) {
+        await view.then(page)
+        await page.waitForTimeout(400)
+      }
+      await page.screenshot({ path: join(folder, `${view.name}.png`) })
+      await page.close()
+      console.log(join(folder, `${view.name}.png`))
+    }
+    if (wanted.length === 0 || wanted.includes('first-run')) await firstRun(browser, folder)
+  } finally {
+    await browser.close()
+    await server.close()
+  }
+}
+
+/** @param {string} url @param {{machine?: string, stage?: string, shop?: string}} view */
+async function addressOf(url, { machine, stage, shop = 'Saltpan Row' }) {
+  /** @param {string} path */
+  const get = async (path) => /** @type {{id: string, name: string}[]} */ (await (await fetch(`${url}/api/${path}`)).json())
+  const shopId = (await get('shops')).find((s) => s.name === shop)?.id
+  if (machine === undefined) return `${url}/shops/${shopId}`
+  const id = (await get(`shops/${shopId}/conversions`)).find((m) => m.name === machine)?.id
+  return `${url}/conversions/${id}/${stage}`
+}
+
+/** The way in for someone new, on a database without demo data. @param {import('@playwright/test').Browser} browser @param {string} folder */
+async function firstRun(browser, folder) {
+  const server = await demoServer({ demo: false })
+  try {
+    const page = await browser.newPage({ viewport: tablet, colorScheme: 'light' })
+    await page.goto(server.url)
+    await page.getByLabel('Name of the shop').fill('Back shed')
+    await page.screenshot({ path: join(folder, 'first-run.png') })
+    console.log(join(folder, 'first-run.png'))
+  } finally {
+    await server.close()
+  }
+}

@@ -1,0 +1,25 @@
+import { useAppDispatch } from '../app/store'
+import { Overlay } from '../parts/Overlay'
+import { DifferenceTable } from './DifferenceTable'
+import { useOpen } from './openPlan'
+import { settled } from './planSlice'
+
+/** Two tabs or two people changed the same plan: both sides, and the choice. */
+export function ConflictDialog() {
+  const dispatch = useAppDispatch()
+  const { theirs, plan } = useOpen()
+  if (!theirs) return null
+  return (
+    <Overlay title="Changed in two places" says="This plan was also changed elsewhere, in another tab or on another device. Nothing is overwritten until you choose; the other side stays among the revisions." open onClose={() => undefined} wide>
+      <DifferenceTable before={theirs.plan} after={plan} headings={['Kept there', 'Here']} />
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-main" onClick={() => dispatch(settled('mine'))}>
+          Keep what is here
+        </button>
+        <button type="button" className="btn" onClick={() => dispatch(settled('theirs'))}>
+          Take what was kept there
+        </button>
+      </div>
+    </Overlay>
+  )
+}

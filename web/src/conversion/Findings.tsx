@@ -1,0 +1,91 @@
+import { sayText, type Finding, type Severity, type StageId } from '@zesty/core'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { useAppDispatch } from '../app/store'
+import { FigureValue } from '../parts/FigureValue'
+import { Mark } from '../parts/Mark'
+import { goToField } from '../parts/goToField'
+import { Text } from '../parts/Text'
+import { useChange, useEvaluation, useUnits } from './openPlan'
+import { undone } from './planSlice'
+
+const bar: Record<Severity, string> = { stop: 'border-l-oxide', watch: 'border-l-brass', note: 'border-l-blue' }
+
+/** What is wrong or worth knowing, stops first; this stage's before the others'. */
+export function Findings({ stage }: { stage: StageId }) {
+  const { findings, firstSteps } = useEvaluation()
+  const [all, setAll] = useState(true)
+  const shown = all ? findings : findings.filter((f) => f.stage === stage)
+  const count = (severity: Severity) => findings.filter((f) => f.severity === severity).length
+  const begun = firstSteps.some((s) => s.done)
+  return (
+    <aside aria-label="Findings" id="findings" className="flex flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l" tabIndex={-1}>
+      <div className="flex items-center gap-3">
+        <h2 className="h-part">Findings</h2>
+        {(['stop', 'watch', 'note'] as const).map((s) => count(s) > 0 && <Mark key={s} kind={s} word={String(count(s))} />)}
+        <button type="button" aria-pressed={!all} className="btn btn-quiet ml-auto px-2.5 text-[14px]" onClick={() => setAll(!all)}>
+          {all ? 'All stages' : 'This stage'}
+        </button>
+      </div>
+      {shown.length === 0 && <p className="lead">{findings.length > 0 ? 'Nothing on this stage.' : begun ? 'Nothing found in what is known so far.' : 'What is wrong, and how to mend it, appears here as you type.'}</p>}
+      {shown.map((f) => (
+        <FindingCard key={f.id} finding={f} />
+      ))}
+    </aside>
+  )
+}
+
+function FindingCard({ finding }: { finding: Finding }) {
+  const { id, severity, title, says, why, remedies, figures, path } = finding
+  const change = useChange()
+  const dispatch = useAppDispatch()
+  const units = useUnits()
+  const evaluation = useEvaluation()
+  const known = figures.filter((f) => evaluation.figures[f] !== undefined)
+  return (
+    <article data-finding={id} tabIndex={-1} className={`rounded-md border border-l-[6px] border-rule bg-card px-3 pt-2 pb-2.5 ${bar[severity]}`}>
+      <Mark kind={severity} word />
+      <h3 className="font-cond text-[18px] leading-tight font-semibold">
+        <Text said={title} />
+      </h3>
+      <p className="mt-1 text-[15px] leading-[1.32]">
+        <Text said={says} />
+      </p>
+      <p className="mt-1 text-[15px] leading-[1.32] text-ink-2">{why}</p>
+      {remedies.length > 0 && (
+        <div className="mt-2 flex flex-col items-stretch gap-1.5">
+          {remedies.map((remedy, i) => {
+            const label = sayText(remedy.label, units)
+            return (
+              <button
+                key={label}
+                type="button"
+                className={`btn justify-start ${i === 0 ? 'btn-main' : ''}`}
+                onClick={() => {
+                  change(label, remedy.patch)
+                  toast(label, { action: { label: 'Undo', onClick: () => dispatch(undone()) } })
+                }}
+              >
+                {label}
+              </button>
+            )
+          })}
+        </div>
+      )}
+      {(known.length > 0 || path) && (
+        <div className="mt-1 flex flex-wrap items-center gap-x-3 text-[15px]">
+          {path && (
+            <button type="button" className="min-h-11 font-semibold text-blue underline underline-offset-4" onClick={() => goToField(path)}>
+              Go to the field
+            </button>
+          )}
+          {known.slice(0, 2).map((f) => (
+            <span key={f} className="inline-flex items-center text-ink-2">
+              working <FigureValue id={f} className="!text-ink" />
+            </span>
+          ))}
+        </div>
+      )}
+    </article>
+  )
+}

@@ -1,0 +1,102 @@
+import { sayText, stageIds, stageNames } from '@zesty/core'
+import { Command } from 'cmdk'
+import { useNavigate } from 'react-router'
+import { api } from '../app/api'
+import { overlayChanged } from '../app/screenSlice'
+import { useAppDispatch } from '../app/store'
+import { switchTheme } from '../app/theme'
+import { goToField, navigation } from '../parts/goToField'
+import { focusFinding, focusNextFinding } from './focusFinding'
+import { useChange, useEvaluation, useOpen, useUnits } from './openPlan'
+import { redone, undone } from './planSlice'
+
+const item = 'flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded px-3 py-1.5 data-[selected=true]:bg-blue-wash'
+const group = '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:font-cond [&_[cmdk-group-heading]]:text-[15px] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-ink-2'
+
+/** Go anywhere, do anything, by typing a few letters of it. */
+export function Palette({ onClose }: { onClose: () => void }) {
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const change = useChange()
+  const units = useUnits()
+  const { id, shopId } = useOpen()
+  const evaluation = useEvaluation()
+  const [changeShop] = api.useChangeShopMutation()
+  const { data: machines } = api.useMachinesQuery(shopId)
+  const run = (work: () => void) => () => {
+    onClose()
+    // After the dialog has given the focus back, so that where we jump keeps it.
+    setTimeout(work, 60)
+  }
+  return (
+    <Command.Dialog
+      open
+      onOpenChange={(now) => !now && onClose()}
+      label="Find"
+      overlayClassName="fixed inset-0 z-40 bg-black/45"
+      contentClassName="fixed top-[8vh] left-1/2 z-50 w-[calc(100vw-24px)] max-w-[620px] -translate-x-1/2 rounded-lg border border-edge bg-paper p-3 shadow-2xl"
+    >
+      <Command.Input className="field" placeholder="Type what you want: a stage, a remedy, a missing field" />
+      <Command.List className="mt-2 max-h-[60vh] overflow-auto">
+        <Command.Empty className="lead px-3 py-4">Nothing goes by that name.</Command.Empty>
+        <Command.Group heading="Stages" className={group}>
+          {stageIds.map((s, i) => (
+            <Command.Item key={s} className={item} value={`stage ${stageNames[s]}`} onSelect={run(() => navigation.openStage(s))}>
+              {stageNames[s]} <kbd className="font-sans text-ink-2">{i + 1}</kbd>
+            </Command.Item>
+          ))}
+        </Command.Group>
+        {evaluation.findings.length > 0 && (
+          <Command.Group heading="Findings and remedies" className={group}>
+            {evaluation.findings.flatMap((f) => [
+              <Command.Item key={f.id} className={item} value={`finding ${f.id} ${sayText(f.title, units)}`} onSelect={run(() => focusFinding(f.id))}>
+                {sayText(f.title, units)}
+              </Command.Item>,
+              ...f.remedies.map((r) => (
+                <Command.Item key={`${f.id} ${sayText(r.label)}`} className={`${item} pl-8 text-blue`} value={`remedy ${f.id} ${sayText(r.label, units)}`} onSelect={run(() => change(sayText(r.label, units), r.patch))}>
+                  {sayText(r.label, units)}
+                </Command.Item>
+              )),
+            ])}
+          </Command.Group>
+        )}
+        {evaluation.missing.length > 0 && (
+          <Command.Group heading="Not known yet" className={group}>
+            {evaluation.missing.map((m) => (
+              <Command.Item key={m.path} className={item} value={`field ${m.path} ${m.label}`} onSelect={run(() => goToField(m.path))}>
+                {m.label} <span className="text-ink-2">{stageNames[m.stage]}</span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        )}
+        <Command.Group heading="Do" className={group}>
+          {(
+            [
+              ['Undo', 'Ctrl Z', () => dispatch(undone())],
+              ['Redo', 'Ctrl Y', () => dispatch(redone())],
+              ['Next finding', 'f', focusNextFinding],
+              [`Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`, 'u', () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' })],
+              ['Light or dark', '', switchTheme],
+              ['Revisions', '', () => dispatch(overlayChanged('revisions'))],
+              ['Export as a file', '', () => window.location.assign(`/api/conversions/${id}/export`)],
+              ['List of keys', '?', () => dispatch(overlayChanged('keys'))],
+            ] as const
+          ).map(([label, keys, work]) => (
+            <Command.Item key={label} className={item} value={`do ${label}`} onSelect={run(work)}>
+              {label} <kbd className="font-sans text-ink-2">{keys}</kbd>
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Machines of this shop" className={group}>
+          {(machines ?? [])
+            .filter((m) => m.id !== id)
+            .map((m) => (
+              <Command.Item key={m.id} className={item} value={`machine ${m.id} ${m.name}`} onSelect={run(() => void navigate(`/conversions/${m.id}`))}>
+                {m.name}
+              </Command.Item>
+            ))}
+        </Command.Group>
+      </Command.List>
+    </Command.Dialog>
+  )
+}

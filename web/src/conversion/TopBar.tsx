@@ -1,0 +1,83 @@
+import { Download, History, Keyboard, Moon, Redo2, Ruler, Search, Undo2 } from 'lucide-react'
+import { format } from 'date-fns'
+import { Link } from 'react-router'
+import { api } from '../app/api'
+import { Brand } from '../app/Brand'
+import { overlayChanged } from '../app/screenSlice'
+import { useAppDispatch } from '../app/store'
+import { switchTheme } from '../app/theme'
+import { useOpen, usePlan, useUnits } from './openPlan'
+import { redone, undone } from './planSlice'
+
+/** Where we are, whether it is kept, and what can be done everywhere. */
+export function TopBar() {
+  const dispatch = useAppDispatch()
+  const plan = usePlan()
+  const { id, shopId, undo, redo } = useOpen()
+  const units = useUnits()
+  const { data: shop } = api.useShopQuery(shopId)
+  const [changeShop] = api.useChangeShopMutation()
+  const icon = 'btn btn-quiet w-11 shrink-0 px-0'
+  const lastUndo = undo[undo.length - 1]
+  const lastRedo = redo[redo.length - 1]
+  return (
+    <header className="flex min-h-[56px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-3 py-1 sm:px-4">
+      <Brand />
+      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-center gap-2 text-[16px]">
+        <Link to={`/shops/${shopId}`} className="hidden min-h-11 items-center text-ink-2 underline-offset-4 hover:underline sm:flex">
+          {shop?.name ?? 'Shop'}
+        </Link>
+        <span className="hidden text-ink-2 sm:inline" aria-hidden="true">
+          /
+        </span>
+        <span className="truncate font-semibold">{plan.name}</span>
+      </nav>
+      <KeptState />
+      <div className="flex items-center gap-1.5">
+        <button type="button" className={icon} disabled={!lastUndo} aria-label={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'} title={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'} onClick={() => dispatch(undone())}>
+          <Undo2 size={20} aria-hidden="true" />
+        </button>
+        <button type="button" className={icon} disabled={!lastRedo} aria-label={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'} title={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'} onClick={() => dispatch(redone())}>
+          <Redo2 size={20} aria-hidden="true" />
+        </button>
+        <button type="button" className={`${icon} hidden sm:inline-flex`} aria-label="Revisions" title="Revisions" onClick={() => dispatch(overlayChanged('revisions'))}>
+          <History size={20} aria-hidden="true" />
+        </button>
+        <a className={`${icon} hidden sm:inline-flex`} href={`/api/conversions/${id}/export`} download={`${plan.name.replace(/[^\w -]+/g, '').trim() || 'conversion'}.json`} aria-label="Export as a file" title="Export as a file">
+          <Download size={20} aria-hidden="true" />
+        </a>
+        <button type="button" className={`${icon} hidden w-auto px-2.5 sm:inline-flex`} title="Switch units" onClick={() => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' })}>
+          <Ruler size={18} aria-hidden="true" /> {units === 'metric' ? 'mm, kW' : 'in, hp'}
+        </button>
+        <button type="button" className={`${icon} hidden md:inline-flex`} aria-label="Light or dark" title="Light or dark" onClick={switchTheme}>
+          <Moon size={20} aria-hidden="true" />
+        </button>
+        <button type="button" className={`${icon} hidden md:inline-flex`} aria-label="Keys" title="Keys" onClick={() => dispatch(overlayChanged('keys'))}>
+          <Keyboard size={20} aria-hidden="true" />
+        </button>
+        <button type="button" className={`${icon} w-auto px-3`} onClick={() => dispatch(overlayChanged('palette'))}>
+          <Search size={18} aria-hidden="true" /> Find <kbd className="hidden font-sans text-ink-2 md:inline">/</kbd>
+        </button>
+      </div>
+    </header>
+  )
+}
+
+/** Kept, keeping, or waiting for the server; in words, announced as it changes. */
+function KeptState() {
+  const { keeping } = useOpen()
+  const words = {
+    kept: () => (keeping.state === 'kept' ? `Kept ${format(new Date(keeping.at), 'HH:mm')}` : ''),
+    keeping: () => 'Keeping',
+    waiting: () => 'Waiting for the server',
+    refused: () => 'Not kept',
+  }[keeping.state]()
+  const colour = { kept: 'text-green', keeping: 'text-ink-2', waiting: 'text-brass', refused: 'text-oxide' }[keeping.state]
+  const why = keeping.state === 'waiting' ? `${keeping.why} What you type is kept in this browser and sent when it is back.` : keeping.state === 'refused' ? keeping.why : undefined
+  return (
+    <span role="status" className={`shrink-0 text-[15px] font-medium ${colour}`} title={why}>
+      {words}
+      {why && <span className="sr-only">. {why}</span>}
+    </span>
+  )
+}

@@ -1,0 +1,67 @@
+import { readPlan } from '@zesty/core'
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit'
+import type { Conversion, Problem } from '../app/api'
+import { changed, conflicted, keepingChanged, kept, opened, redone, settled, typedRead, typedUnread, undone, type OpenPlan } from './planSlice'
+import { writeDraft } from './draft'
+
+/** Quiet time after an edit before it is sent. */
+const PAUSE_MS = 350
+const RETRY_MS = 2000
+
+type State = { plan: { open: OpenPlan | undefined } }
+
+export const autosave = createListenerMiddleware<State>()
+
+const edits = isAnyOf(changed, undone, redone, settled, opened)
+
+autosave.startListening({
+  matcher: isAnyOf(changed, undone, redone, settled, typedRead, typedUnread, kept),
+  effect: (_action, { getState }) => {
+    const { open } = getState().plan
+    if (open) writeDraft(open)
+  },
+})
+
+/** Each edit restarts the pause; then the newest plan is sent, again and again until the server has it. */
+autosave.startListening({
+  matcher: edits,
+  effect: async (_action, { getState, dispatch, cancelActiveListeners, delay }) => {
+    cancelActiveListeners()
+    const needed = () => {
+      const { open } = getState().plan
+      return open && open.plan !== open.keptPlan && !open.theirs ? open : undefined
+    }
+    if (!needed()) return
+    dispatch(keepingChanged({ state: 'keeping' }))
+    await delay(PAUSE_MS)
+    for (let open = needed(); open; open = needed()) {
+      const answer = await send(open)
+      if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
+      else if (answer.kind === 'conflict') dispatch(conflicted(answer.theirs))
+      else {
+        dispatch(keepingChanged({ state: answer.kind, why: answer.why }))
+        if (answer.kind === 'refused') return
+        await delay(RETRY_MS)
+      }
+    }
+  },
+})
+
+type Answer = { kind: 'kept'; conversion: Conversion } | { kind: 'conflict'; theirs: Conversion } | { kind: 'waiting' | 'refused'; why: string }
+
+async function send({ id, revision, plan }: OpenPlan): Promise<Answer> {
+  try {
+    const response = await fetch(`/api/conversions/${id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ baseRevision: revision, plan }) })
+    const body: unknown = await response.json()
+    if (response.ok) return { kind: 'kept', conversion: body as Conversion }
+    if (response.status === 409) {
+      const { theirs } = body as { theirs: Conversion }
+      const read = readPlan(theirs.plan)
+      return read.ok ? { kind: 'conflict', theirs: { ...theirs, plan: read.value } } : { kind: 'refused', why: 'It was changed elsewhere, in a form this page does not know. Reload the page.' }
+    }
+    const { detail } = body as Problem
+    return response.status >= 500 ? { kind: 'waiting', why: detail } : { kind: 'refused', why: detail }
+  } catch {
+    return { kind: 'waiting', why: 'The server does not answer.' }
+  }
+}

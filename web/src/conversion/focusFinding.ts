@@ -1,0 +1,17 @@
+const cards = (): HTMLElement[] => [...document.querySelectorAll<HTMLElement>('[data-finding]')]
+
+function show(card: HTMLElement | undefined): void {
+  card?.scrollIntoView({ block: 'nearest' })
+  card?.focus()
+}
+
+export const focusFinding = (id: string): void => requestFrame(() => show(cards().find((c) => c.dataset['finding'] === id)))
+
+/** From the finding in focus to the one after it, and round again. */
+export function focusNextFinding(): void {
+  const all = cards()
+  const at = all.findIndex((c) => c.contains(document.activeElement))
+  show(all[(at + 1) % all.length])
+}
+
+const requestFrame = (work: () => void) => void requestAnimationFrame(work)

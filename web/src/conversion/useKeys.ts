@@ -1,0 +1,65 @@
+import { stageIds, type StageId } from '@zesty/core'
+import { useEffect } from 'react'
+import { api } from '../app/api'
+import { overlayChanged } from '../app/screenSlice'
+import { useAppDispatch } from '../app/store'
+import { navigation } from '../parts/goToField'
+import { focusNextFinding } from './focusFinding'
+import { useOpen, useUnits } from './openPlan'
+import { redone, undone } from './planSlice'
+
+/** Keys and what they do, for the list as well as for the handler below. */
+export const keyList: readonly { keys: string; does: string }[] = [
+  { keys: '1 to 5', does: 'Open a stage' },
+  { keys: '[  ]', does: 'Stage before, stage after' },
+  { keys: 'f', does: 'Next finding' },
+  { keys: 'w', does: 'Working of the figure in focus' },
+  { keys: '/', does: 'Find: go anywhere, do anything' },
+  { keys: 'u', does: 'Metric or imperial' },
+  { keys: '?', does: 'This list' },
+  { keys: 'Ctrl Z, Cmd Z', does: 'Undo' },
+  { keys: 'Ctrl Y, Shift Cmd Z', does: 'Redo' },
+]
+
+const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+/** Keys of the conversion screen; none fires while typing or under a dialog. */
+export function useKeys(stage: StageId): void {
+  const dispatch = useAppDispatch()
+  const { shopId } = useOpen()
+  const units = useUnits()
+  const [changeShop] = api.useChangeShopMutation()
+  useEffect(() => {
+    const step = (by: number) => {
+      const next = stageIds[stageIds.indexOf(stage) + by]
+      if (next) navigation.openStage(next)
+    }
+    const plain: Record<string, () => void> = {
+      '[': () => step(-1),
+      ']': () => step(1),
+      f: focusNextFinding,
+      w: () => document.activeElement instanceof HTMLElement && document.activeElement.dataset['figure'] !== undefined && document.activeElement.click(),
+      '/': () => dispatch(overlayChanged('palette')),
+      u: () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' }),
+      '?': () => dispatch(overlayChanged('keys')),
+    }
+    const onKey = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || isTyping(event.target) || document.querySelector('[role=dialog]')) return
+      const command = event.ctrlKey || event.metaKey
+      const key = event.key.toLowerCase()
+      if (command && (key === 'z' || key === 'y')) {
+        dispatch(key === 'y' || event.shiftKey ? redone() : undone())
+        event.preventDefault()
+        return
+      }
+      if (command || event.altKey) return
+      const digit = stageIds[Number(event.key) - 1]
+      const act = digit ? () => navigation.openStage(digit) : plain[event.key]
+      if (!act) return
+      event.preventDefault()
+      act()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [stage, dispatch, changeShop, shopId, units])
+}

@@ -1,0 +1,103 @@
+import { fieldAt, set, valueAt, type PlanPath } from '@zesty/core'
+import { ToggleGroup } from 'radix-ui'
+import { useId, type ReactNode } from 'react'
+import { useChange, usePlan } from '../conversion/openPlan'
+import { Field } from './Field'
+
+interface Props {
+  path: PlanPath
+  label?: string
+  wide?: boolean
+}
+
+/** A few values side by side; pressing the one in force again makes it unknown. */
+export function ChoiceField({ path, label, wide = false, pictures }: Props & { pictures?: Partial<Record<string, ReactNode>> }) {
+  const field = fieldAt(path)
+  const options = field?.options ?? {}
+  return <Choices path={path} label={label ?? field?.label ?? path} help={field?.help} wide={wide} options={Object.entries(options).map(([value, words]) => ({ value, words, picture: pictures?.[value] }))} />
+}
+
+/** Yes, no, or not known. */
+export function YesNoField({ path, label, wide = false }: Props) {
+  const field = fieldAt(path)
+  return (
+    <Choices
+      path={path}
+      label={label ?? field?.label ?? path}
+      help={field?.help}
+      wide={wide}
+      options={[
+        { value: 'yes', words: 'Yes', holds: true },
+        { value: 'no', words: 'No', holds: false },
+      ]}
+    />
+  )
+}
+
+interface Option {
+  value: string
+  words: string
+  picture?: ReactNode
+  /** What the plan holds for it, where that is not the value itself. */
+  holds?: unknown
+}
+
+export function Choices({ path, label, help, options, wide = false }: { path: PlanPath; label: string; help?: string | undefined; options: readonly Option[]; wide?: boolean }) {
+  const held = valueAt(usePlan(), path)
+  const change = useChange()
+  const id = useId()
+  const current = options.find((o) => (o.holds ?? o.value) === held)?.value ?? ''
+  return (
+    <div className={`flex min-w-0 flex-col gap-0.5 ${wide ? 'col-span-full' : ''}`} data-path={path}>
+      <span className="label" id={id}>
+        {label}
+      </span>
+      <ToggleGroup.Root
+        type="single"
+        value={current}
+        aria-labelledby={id}
+        className="flex flex-wrap gap-1.5"
+        onValueChange={(value) => {
+          const option = options.find((o) => o.value === value)
+          change(label, [set(path, option ? (option.holds ?? option.value) : undefined)])
+        }}
+      >
+        {options.map(({ value, words, picture }) => (
+          <ToggleGroup.Item
+            key={value}
+            value={value}
+            className="flex min-h-11 min-w-11 flex-col items-center justify-center gap-1 rounded-md border border-edge bg-card px-3 py-1 text-[15px] leading-tight font-medium text-ink data-[state=on]:border-blue data-[state=on]:bg-blue data-[state=on]:text-card"
+          >
+            {picture}
+            {words}
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
+      {help && <p className="text-[14px] leading-tight text-ink-2">{help}</p>}
+    </div>
+  )
+}
+
+/** A value out of a longer list. */
+export function SelectField({ path, label, options, bare = false, wide = false, none = 'Not known' }: Props & { options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
+  const field = fieldAt(path)
+  const held = valueAt(usePlan(), path)
+  const change = useChange()
+  const name = label ?? field?.label ?? path
+  const select = (id?: string, describedBy?: string) => (
+    <select id={id} aria-describedby={describedBy} aria-label={bare ? name : undefined} data-path={path} className="field" value={typeof held === 'string' ? held : ''} onChange={(e) => change(name, [set(path, e.target.value === '' ? undefined : e.target.value)])}>
+      <option value="">{none}</option>
+      {Object.entries(options ?? field?.options ?? {}).map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  )
+  if (bare) return select()
+  return (
+    <Field path={path} label={label} wide={wide}>
+      {({ id, describedBy }) => select(id, describedBy)}
+    </Field>
+  )
+}

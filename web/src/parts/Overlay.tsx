@@ -1,0 +1,27 @@
+import { X } from 'lucide-react'
+import { Dialog } from 'radix-ui'
+import type { ReactNode } from 'react'
+
+/** A dialog over the page, with its name and a way out. */
+export function Overlay({ title, says, open, onClose, wide = false, children }: { title: string; says?: string; open: boolean; onClose: () => void; wide?: boolean; children: ReactNode }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
+        <Dialog.Content
+          {...(says === undefined ? { 'aria-describedby': undefined } : {})}
+          className={`fixed top-[6vh] left-1/2 z-50 flex max-h-[88vh] w-[calc(100vw-24px)] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-lg border border-edge bg-paper p-5 shadow-2xl ${wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
+        >
+          <div className="flex items-start justify-between gap-3">
+            <Dialog.Title className="h-stage">{title}</Dialog.Title>
+            <Dialog.Close className="btn btn-quiet w-11 px-0" aria-label="Close">
+              <X size={20} aria-hidden="true" />
+            </Dialog.Close>
+          </div>
+          {says !== undefined && <Dialog.Description className="lead">{says}</Dialog.Description>}
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

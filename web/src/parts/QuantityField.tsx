@@ -1,0 +1,33 @@
+import { fieldAt, valueAt, type PlanPath } from '@zesty/core'
+import { usePlan, useUnits } from '../conversion/openPlan'
+import { printedAt, readPair, readQuantity } from './quantityText'
+import { TypedField } from './TypedField'
+
+interface Props {
+  path: PlanPath
+  label?: string
+  hint?: string
+  placeholder?: string
+  wide?: boolean
+  bare?: boolean
+  /** A size counted in teeth: typed and shown as a plain number. */
+  teeth?: boolean
+}
+
+/** A quantity of the plan, typed in any unit of its dimension. */
+export function QuantityField({ path, label, teeth = false, ...rest }: Props) {
+  const plan = usePlan()
+  const units = useUnits()
+  const dimension = teeth ? 'number' : undefined
+  return <TypedField {...rest} path={path} label={label ?? fieldAt(path)?.label} printed={printedAt(path, valueAt(plan, path), units, dimension)} read={(text) => readQuantity(path, text, units, dimension)} />
+}
+
+/** Two plate values in one field, `230/400 V`. */
+export function PairField({ low, high, label, ...rest }: Omit<Props, 'path' | 'teeth'> & { low: PlanPath; high: PlanPath }) {
+  const plan = usePlan()
+  const units = useUnits()
+  const first = printedAt(low, valueAt(plan, low), units)
+  const second = printedAt(high, valueAt(plan, high), units)
+  const printed = second === '' ? first : `${first.replace(/\u00a0.*$/, '')} / ${second}`
+  return <TypedField {...rest} path={low} paths={[low, high]} label={label ?? fieldAt(low)?.label} printed={printed} read={(text) => readPair(low, high, text, units)} />
+}

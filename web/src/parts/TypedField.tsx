@@ -1,0 +1,99 @@
+import type { Parsed, Patch, PlanPath } from '@zesty/core'
+import { useEffect, useState, type KeyboardEvent } from 'react'
+import { useAppDispatch, useAppSelector } from '../app/store'
+import { useChange } from '../conversion/openPlan'
+import { typedRead, typedUnread } from '../conversion/planSlice'
+import { Field } from './Field'
+
+export interface TypedFieldProps {
+  /** Names the field; for one text that fills several, the first of them. */
+  path: PlanPath
+  /** All paths the text fills, so that a jump to any of them lands here. */
+  paths?: readonly PlanPath[]
+  label?: string | undefined
+  hint?: string | undefined
+  placeholder?: string | undefined
+  wide?: boolean
+  bare?: boolean
+  /** The value as printed now; empty while unknown. */
+  printed: string
+  /** What the text does to the plan, or why it does nothing. */
+  read: (text: string) => Parsed<Patch>
+  inputMode?: 'decimal' | 'text'
+}
+
+/**
+ * A text field that is read when left. What cannot be read stays in the field with the reason,
+ * also when the person goes elsewhere and comes back; the plan keeps its last good value.
+ */
+export function TypedField({ path, paths = [path], label, hint, placeholder, wide = false, bare = false, printed, read, inputMode }: TypedFieldProps) {
+  const dispatch = useAppDispatch()
+  const change = useChange()
+  const unread = useAppSelector((state) => state.plan.open?.typed[path])
+  const [text, setText] = useState(unread?.text ?? printed)
+  const [editing, setEditing] = useState(false)
+
+  useEffect(() => {
+    if (!editing) setText(unread?.text ?? printed)
+  }, [printed, unread, editing])
+
+  const commit = () => {
+    setEditing(false)
+    if (unread === undefined && text === printed) return
+    const result = read(text)
+    if (!result.ok) {
+      dispatch(typedUnread({ path, text, message: result.message }))
+      return
+    }
+    if (unread) dispatch(typedRead(path))
+    change(label ?? path, result.value)
+  }
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') commit()
+    if (event.key === 'Escape') {
+      event.stopPropagation()
+      if (unread) dispatch(typedRead(path))
+      setText(printed)
+      setEditing(false)
+    }
+  }
+  const input = (id: string | undefined, describedBy: string | undefined) => (
+    <input
+      id={id}
+      aria-describedby={describedBy}
+      aria-label={bare ? label : undefined}
+      aria-invalid={unread !== undefined}
+      data-path={paths.join(' ')}
+      className="field"
+      autoComplete="off"
+      spellCheck={false}
+      inputMode={inputMode ?? 'text'}
+      placeholder={placeholder}
+      value={text}
+      maxLength={4000}
+      onFocus={() => setEditing(true)}
+      onChange={(e) => {
+        setEditing(true)
+        setText(e.target.value)
+      }}
+      onBlur={commit}
+      onKeyDown={onKeyDown}
+    />
+  )
+  if (bare)
+    return (
+      <span className="flex min-w-0 flex-col">
+        {input(undefined, undefined)}
+        {unread && (
+          <span role="alert" className="why-not text-[14px] font-medium text-oxide">
+            {unread.message}
+          </span>
+        )}
+      </span>
+    )
+  return (
+    <Field path={path} label={label} hint={hint} message={unread?.message} wide={wide}>
+      {({ id, describedBy }) => input(id, describedBy)}
+    </Field>
+  )
+}

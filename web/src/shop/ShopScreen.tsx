@@ -1,0 +1,158 @@
+import { Moon, Plus, Trash2, Upload } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { toast } from 'sonner'
+import { api, problemText, type MachineLine, type Shop } from '../app/api'
+import { Brand } from '../app/Brand'
+import { switchTheme } from '../app/theme'
+import { Overlay } from '../parts/Overlay'
+import { LARGEST_IMPORT } from './importLimit'
+import { MachineTicket } from './MachineTicket'
+import { NewMachine } from './NewMachine'
+import { ShopForm } from './ShopForm'
+
+/** The machines of a shop, each with its state and next step. */
+export function ShopScreen() {
+  const { shopId = '' } = useParams()
+  const { data: shops } = api.useShopsQuery()
+  const { data: shop, error } = api.useShopQuery(shopId)
+  const { data: machines, error: machinesError } = api.useMachinesQuery(shopId, { refetchOnMountOrArgChange: true })
+  const [adding, setAdding] = useState<'machine' | 'shop'>()
+  const [removing, setRemoving] = useState<MachineLine>()
+  useEffect(() => {
+    document.title = `${shop?.name ?? 'Shop'} - Zesty Lathe`
+  }, [shop?.name])
+  const trouble = error ?? machinesError
+  return (
+    <div className="min-h-screen">
+      <header className="flex min-h-[56px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1">
+        <Brand />
+        <nav aria-label="Shops" className="flex flex-1 flex-wrap gap-1">
+          {shops?.map((s) => (
+            <Link key={s.id} to={`/shops/${s.id}`} aria-current={s.id === shopId ? 'page' : undefined} className={`flex min-h-11 items-center rounded-md px-3 font-medium ${s.id === shopId ? 'bg-card font-semibold shadow-[inset_0_-3px_0_var(--blue)]' : 'text-ink-2'}`}>
+              {s.name}
+            </Link>
+          ))}
+          <button type="button" className="btn btn-quiet border-dashed px-3" onClick={() => setAdding('shop')}>
+            <Plus size={18} aria-hidden="true" /> Shop
+          </button>
+        </nav>
+        <button type="button" className="btn btn-quiet w-11 px-0" aria-label="Light or dark" title="Light or dark" onClick={switchTheme}>
+          <Moon size={20} aria-hidden="true" />
+        </button>
+      </header>
+      <main className="mx-auto flex max-w-[1180px] flex-col gap-4 px-4 py-5">
+        {trouble && (
+          <p role="alert" className="sheet text-oxide">
+            {problemText(trouble)}
+          </p>
+        )}
+        {shop && (
+          <>
+            <div className="flex flex-wrap items-end gap-3">
+              <div className="flex-1">
+                <h1 className="font-cond text-[32px] leading-tight font-semibold">{shop.name}</h1>
+                <p className="lead">{machines === undefined ? '' : machines.length === 0 ? 'No machine yet.' : `${machines.length} ${machines.length === 1 ? 'machine' : 'machines'}. Open one to go on where you stopped.`}</p>
+              </div>
+              <UnitsSwitch shop={shop} />
+              <ImportButton shopId={shopId} />
+              {machines && machines.length > 0 && (
+                <button type="button" className="btn btn-main" onClick={() => setAdding('machine')}>
+                  <Plus size={18} aria-hidden="true" /> Another machine
+                </button>
+              )}
+            </div>
+            {machines?.length === 0 && (
+              <section className="sheet">
+                <NewMachine shopId={shopId} first />
+              </section>
+            )}
+            <ul className="grid gap-3 md:grid-cols-2">
+              {machines?.map((m) => (
+                <li key={m.id}>
+                  <MachineTicket machine={m} units={shop.units} onRemove={() => setRemoving(m)} />
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </main>
+      <Overlay title="Another machine" open={adding === 'machine'} onClose={() => setAdding(undefined)} wide>
+        <NewMachine shopId={shopId} />
+      </Overlay>
+      <Overlay title="Another shop" open={adding === 'shop'} onClose={() => setAdding(undefined)}>
+        <ShopForm />
+      </Overlay>
+      {removing && <RemoveDialog machine={removing} onClose={() => setRemoving(undefined)} />}
+    </div>
+  )
+}
+
+function UnitsSwitch({ shop }: { shop: Shop }) {
+  const [change] = api.useChangeShopMutation()
+  return (
+    <button type="button" className="btn btn-quiet" onClick={() => void change({ id: shop.id, units: shop.units === 'metric' ? 'imperial' : 'metric' })}>
+      Units: {shop.units === 'metric' ? 'mm, kW' : 'in, hp'}
+    </button>
+  )
+}
+
+function ImportButton({ shopId }: { shopId: string }) {
+  const input = useRef<HTMLInputElement>(null)
+  const navigate = useNavigate()
+  const [importMachine, { isLoading }] = api.useImportMachineMutation()
+  const [refusal, setRefusal] = useState<string>()
+  const take = async (file: File) => {
+    if (file.size > LARGEST_IMPORT) {
+      setRefusal(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB. A conversion file is a few kilobytes, 2 MB at the most; is it the right file?`)
+      return
+    }
+    const result = await importMachine({ shopId, text: await file.text() })
+    if (result.data) {
+      toast(`${result.data.plan.name} was taken in`)
+      await navigate(`/conversions/${result.data.id}`)
+    } else setRefusal(`${file.name} was not taken in, and nothing was changed. ${problemText(result.error)}`)
+  }
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        className="hidden"
+        aria-label="Conversion file"
+        onChange={(e) => {
+          const [file] = e.target.files ?? []
+          e.target.value = ''
+          if (file) void take(file)
+        }}
+      />
+      <button type="button" className="btn btn-quiet" disabled={isLoading} onClick={() => input.current?.click()}>
+        <Upload size={18} aria-hidden="true" /> {isLoading ? 'Reading' : 'Import a file'}
+      </button>
+      <Overlay title="Not taken in" open={refusal !== undefined} onClose={() => setRefusal(undefined)}>
+        <p role="alert">{refusal}</p>
+      </Overlay>
+    </>
+  )
+}
+
+function RemoveDialog({ machine, onClose }: { machine: MachineLine; onClose: () => void }) {
+  const [remove, { error }] = api.useRemoveMachineMutation()
+  return (
+    <Overlay title={`Take ${machine.name} away?`} says="Its plan and all its revisions go with it. Export it first if you may want it back." open onClose={onClose}>
+      {error && <p className="text-oxide">{problemText(error)}</p>}
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn" onClick={onClose}>
+          Leave it
+        </button>
+        <a className="btn" href={`/api/conversions/${machine.id}/export`} download={`${machine.name}.json`}>
+          Export it
+        </a>
+        <button type="button" className="btn border-oxide text-oxide" onClick={() => void remove(machine.id).then((r) => r.error === undefined && onClose())}>
+          <Trash2 size={18} aria-hidden="true" /> Take it away
+        </button>
+      </div>
+    </Overlay>
+  )
+}

@@ -1,0 +1,41 @@
+import { usePlan } from '../../conversion/openPlan'
+import { QuantityField } from '../../parts/QuantityField'
+import { WordsField } from '../../parts/WordsField'
+
+/** The drive as a box on the wall: supply terminals at the top, motor terminals below, its plate between. */
+export function DriveBox() {
+  const { drive, supply } = usePlan()
+  const three = drive.input === '3' ? supply.phases !== 1 : drive.input === 'either' ? supply.phases === 3 : false
+  const live = three ? ['L1', 'L2', 'L3'] : supply.topology === 'line-line' ? ['L1', 'L2'] : ['L', 'N']
+  return (
+    <section aria-label="Drive plate" className="rounded-xl border-2 border-ink bg-card">
+      <Terminals names={[...live, 'PE']} title="supply" />
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 px-4 py-3">
+        <WordsField path="drive.name" label="Maker’s name for it" placeholder="as on its front" wide longest={80} />
+        <QuantityField path="drive.powerW" placeholder="1.5 kW" />
+        <QuantityField path="drive.inputVoltageV" placeholder="230 V" />
+        <QuantityField path="drive.ratedOutputA" placeholder="7.0 A" />
+        <QuantityField path="drive.ratedInputA" placeholder="14.5 A" hint="" />
+        <QuantityField path="drive.maximumHz" placeholder="400 Hz" wide />
+      </div>
+      <Terminals names={['U', 'V', 'W', 'PE']} title="motor" below />
+    </section>
+  )
+}
+
+function Terminals({ names, title, below = false }: { names: readonly string[]; title: string; below?: boolean }) {
+  return (
+    <div className={`flex items-center gap-2 bg-paper px-4 py-2 ${below ? 'rounded-b-xl border-t-2' : 'rounded-t-xl border-b-2'} border-ink`}>
+      <span className="label mr-auto">{title}</span>
+      {names.map((n) => (
+        <span key={n} className="flex flex-col items-center font-cond text-[16px] leading-none font-semibold">
+          <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
+            <circle cx="11" cy="11" r="9" fill="var(--stud)" stroke="var(--stud-edge)" strokeWidth="2" />
+            <path d="M5 11h12" stroke="#6b5521" strokeWidth="2.4" />
+          </svg>
+          {n}
+        </span>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,24 @@
+import { usePlan } from '../../conversion/openPlan'
+import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
+
+export function ControlsSheet() {
+  const { controls, survey } = usePlan()
+  return (
+    <section className="sheet" aria-labelledby="controls">
+      <h2 id="controls" className="h-part mb-2">
+        How it is run and stopped
+      </h2>
+      <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-2">
+        <SelectField path="controls.runBy" />
+        <SelectField path="controls.stopBy" />
+        <SelectField path="controls.emergencyStop" />
+        <SelectField path="controls.reference" />
+        {(controls.reference === 'knob' || controls.reference === 'analogue') && <ChoiceField path="controls.knobMode" />}
+        {controls.emergencyStop !== undefined && controls.emergencyStop !== 'none' && <YesNoField path="controls.resetStarts" />}
+        <YesNoField path="controls.runLamp" />
+        <YesNoField path="controls.reverseWanted" />
+        {controls.reverseWanted && survey.spindleNose === 'threaded' && <YesNoField path="controls.reverseLocked" />}
+      </div>
+    </section>
+  )
+}

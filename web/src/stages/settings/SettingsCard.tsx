@@ -1,0 +1,81 @@
+import { fieldAt, printQuantity, type SettingLine, type SettingValue, type UnitSystem } from '@zesty/core'
+import { useEvaluation, useUnits } from '../../conversion/openPlan'
+import { SelectField } from '../../parts/ChoiceField'
+import { FigureValue } from '../../parts/FigureValue'
+import { QuantityField } from '../../parts/QuantityField'
+import { Text } from '../../parts/Text'
+
+const basisWords = { given: 'given', measured: 'measured', computed: 'computed', typical: 'typical' }
+
+const print = (id: string, value: SettingValue | undefined, units: UnitSystem): string => {
+  const field = fieldAt(`settings.chosen.${id}`)
+  if (value === undefined) return 'not known'
+  if (typeof value === 'string') return field?.options?.[value] ?? value
+  return printQuantity({ value, dimension: field?.dimension ?? 'number' }, units)
+}
+
+/** The card that goes to the drive: what to enter, why, and what was read back. */
+export function SettingsCard() {
+  const { settings } = useEvaluation()
+  return (
+    <section aria-labelledby="card" className="mt-3 rounded-lg border border-manila-edge bg-card">
+      <h2 id="card" className="h-part rounded-t-lg border-b border-dashed border-manila-edge bg-manila px-3.5 py-2">
+        Settings card
+      </h2>
+      <ol>
+        {settings.map((line, i) => (
+          <Line key={line.id} line={line} index={i} />
+        ))}
+      </ol>
+      <details className="border-t border-rule px-3.5 py-1">
+        <summary className="min-h-11 content-center font-semibold">More that the drive may hold</summary>
+        <div className="grid gap-3 pb-3 sm:grid-cols-3">
+          <QuantityField path="settings.inDrive.middleHz" />
+          <QuantityField path="settings.inDrive.middleV" />
+          <QuantityField path="settings.inDrive.fixedStartHz" />
+        </div>
+      </details>
+    </section>
+  )
+}
+
+const figured = new Set(['minimumHz', 'maximumHz', 'baseFrequencyHz', 'overloadA', 'decelerationS'])
+
+function Line({ line, index }: { line: SettingLine; index: number }) {
+  const units = useUnits()
+  const { id, label, value, basis, reason, inDrive } = line
+  const options = fieldAt(`settings.chosen.${id}`)?.options
+  const differs = inDrive !== undefined && value !== undefined && inDrive !== value
+  return (
+    <li className="grid items-start gap-x-3 gap-y-1 border-b border-rule px-3.5 py-2 last:border-b-0 sm:grid-cols-[26px_minmax(0,1.25fr)_minmax(0,1fr)_minmax(0,1fr)]">
+      <span className="hidden pt-0.5 font-cond text-[18px] font-semibold text-ink-2 sm:block">{index + 1}</span>
+      <div className="min-w-0">
+        <h3 className="leading-tight font-semibold">{label}</h3>
+        <p className="text-[14px] leading-tight text-ink-2">
+          <Text said={reason} />
+        </p>
+      </div>
+      <div>
+        <span className="label block">Enter</span>
+        <span className={`font-cond text-[21px] leading-tight font-semibold ${value === undefined ? 'text-ink-2' : ''}`}>{print(id, value, units)}</span>
+        <span className="block text-[14px] text-ink-2">
+          {value === undefined ? '' : basisWords[basis]}
+          {figured.has(id) && inDrive === undefined && value !== undefined && (
+            <>
+              , working <FigureValue id={`settings.${id}`} />
+            </>
+          )}
+        </span>
+        {options && <ChosenSelect id={id} />}
+      </div>
+      <div className={differs ? 'rounded bg-brass-wash p-1' : ''}>
+        {options ? <SelectField path={`settings.inDrive.${id}`} label="Read in the drive" none="not read yet" /> : <QuantityField path={`settings.inDrive.${id}`} label="Read in the drive" placeholder="not read yet" />}
+      </div>
+    </li>
+  )
+}
+
+/** A choice that can be made otherwise than derived. */
+function ChosenSelect({ id }: { id: string }) {
+  return <SelectField bare path={`settings.chosen.${id}`} label={`${fieldAt(`settings.chosen.${id}`)?.label ?? id}, chosen by you`} none="as planned" />
+}

@@ -1,0 +1,96 @@
+import { set, type Position } from '@zesty/core'
+import { Plus, Trash2, X } from 'lucide-react'
+import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
+import { SelectField } from '../../parts/ChoiceField'
+import { FigureValue } from '../../parts/FigureValue'
+import { QuantityField } from '../../parts/QuantityField'
+import { WordsField } from '../../parts/WordsField'
+import { newId, withItem, withoutItem } from './listEdits'
+import { TrainDrawing } from './TrainDrawing'
+
+/** Every way the belts and gears can stand, from motor shaft to spindle. */
+export function Belts() {
+  const plan = usePlan()
+  const change = useChange()
+  const { positions } = plan.survey
+  const add = () => {
+    const letter = String.fromCharCode(65 + (positions.length % 26))
+    change('Add a belt position', withItem(plan, 'positions', { id: newId(), name: letter, stages: [{ kind: 'v-belt' }] }))
+  }
+  return (
+    <section className="sheet mt-3" aria-labelledby="belts" data-path="survey.positions">
+      <h2 id="belts" className="h-part">
+        Belt positions
+      </h2>
+      <p className="lead mb-2">From the motor shaft to the spindle. Pitch diameters: where the belt’s cord runs, a little inside the rim.</p>
+      <ul className="flex flex-col gap-2">
+        {positions.map((p, i) => (
+          <PositionRow key={p.id} position={p} index={i} />
+        ))}
+      </ul>
+      <button type="button" className="btn mt-2" onClick={add}>
+        <Plus size={18} aria-hidden="true" /> {positions.length === 0 ? 'Add the first belt position' : 'Another position'}
+      </button>
+    </section>
+  )
+}
+
+function PositionRow({ position, index }: { position: Position; index: number }) {
+  const plan = usePlan()
+  const change = useChange()
+  const line = useEvaluation().positions[index]
+  const path = `survey.positions.${index}`
+  const name = position.name ?? String(index + 1)
+  return (
+    <li className="grid gap-x-4 gap-y-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[150px_minmax(0,1fr)_auto]">
+      <div className="flex flex-col gap-1.5">
+        <WordsField path={`${path}.name`} label="Position" />
+        <TrainDrawing stages={position.stages} />
+      </div>
+      <div className="flex min-w-0 flex-col gap-2">
+        {position.stages.map((stage, i) => {
+          const at = `${path}.stages.${i}`
+          const teeth = stage.kind === 'gear-pair' || stage.kind === 'timing-belt'
+          return (
+            <div key={i} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5">
+              <SelectField path={`${at}.kind`} label={`Stage ${i + 1}`} />
+              {stage.kind === 'direct' ? (
+                <p className="col-span-2 self-center pt-4 text-ink-2">The spindle turns as the motor.</p>
+              ) : (
+                <>
+                  <SizeField path={`${at}.driverMm`} label="Driving" teeth={teeth} />
+                  <SizeField path={`${at}.drivenMm`} label="Driven" teeth={teeth} />
+                </>
+              )}
+              <button type="button" className="btn btn-quiet w-11 px-0" aria-label={`Take stage ${i + 1} of ${name} out`} onClick={() => change('Take a stage out', [set(`${path}.stages`, position.stages.filter((_, k) => k !== i))])}>
+                <X size={18} aria-hidden="true" />
+              </button>
+            </div>
+          )
+        })}
+        {position.stages.length < 8 && (
+          <button type="button" className="btn self-start" onClick={() => change('Add a stage', [set(`${path}.stages`, [...position.stages, { kind: position.stages.length === 0 ? 'v-belt' : 'gear-pair' }])])}>
+            <Plus size={16} aria-hidden="true" /> Stage (belt, gears)
+          </button>
+        )}
+      </div>
+      <div className="flex flex-col items-end justify-between gap-1 text-right text-[15px]">
+        <div>
+          <span className="label block">Spindle per motor turn</span>
+          {line && <FigureValue id={line.speedRatio} className="text-[19px]" />}
+          {line?.reversed && <span className="block text-[14px] text-ink-2">turns against the motor</span>}
+        </div>
+        <button type="button" className="btn btn-quiet w-11 px-0" aria-label={`Take position ${name} away`} onClick={() => change(`Take position ${name} away`, withoutItem(plan, 'positions', position.id))}>
+          <Trash2 size={18} aria-hidden="true" />
+        </button>
+      </div>
+    </li>
+  )
+}
+
+/** A pulley by its diameter; gears and timing pulleys by their teeth, a plain number. */
+const SizeField = ({ path, label, teeth }: { path: string; label: string; teeth: boolean }) => (teeth ? <TeethField path={path} label={label} /> : <QuantityField path={path} label={label} hint="" placeholder="90 mm" />)
+
+function TeethField({ path, label }: { path: string; label: string }) {
+  return <QuantityField path={path} label={`${label}, teeth`} hint="" placeholder="24" teeth />
+}

@@ -1,0 +1,81 @@
+import { machineKinds, printQuantity, spindleNoses, type Plan } from '@zesty/core'
+import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
+import { goToField } from '../../parts/goToField'
+
+const pulleyRadius = (mm: number, largestMm: number): number => Math.max(9, (44 * mm) / largestMm)
+
+interface Part {
+  x: number
+  width: number
+  label: string
+  value: string
+  path: string
+}
+
+/** The captions of the drawing, left to right; each leads to the fields it is about. */
+function parts(plan: Plan, units: 'metric' | 'imperial', ratio: string): Part[] {
+  const { survey, supply, motor } = plan
+  const volts = supply.voltageV === undefined ? 'not known yet' : `${printQuantity({ value: supply.voltageV, dimension: 'voltage' })}${supply.breakerA === undefined ? '' : `, ${printQuantity({ value: supply.breakerA, dimension: 'current' })}`}`
+  const power = motor.powerW === undefined ? 'not known yet' : printQuantity({ value: motor.powerW, dimension: 'power' }, units)
+  const holder = survey.holders[0]
+  return [
+    { x: 4, width: 132, label: 'Wall', value: volts, path: 'supply.voltageV' },
+    { x: 150, width: 150, label: 'Motor', value: power, path: 'motor.powerW' },
+    { x: 312, width: 170, label: 'Belts', value: ratio, path: 'survey.positions' },
+    { x: 490, width: 232, label: survey.spindleNose ? spindleNoses[survey.spindleNose] : 'Spindle nose', value: holder?.name ?? (survey.spindleNose === 'none' ? (survey.machineKind ? machineKinds[survey.machineKind] : '') : 'nothing mounted yet'), path: holder ? 'survey.holders' : 'survey.spindleNose' },
+  ]
+}
+
+/** The machine seen from the headstock end: wall, motor, belt and spindle, the pulleys true to each other. */
+export function MachineDrawing() {
+  const plan = usePlan()
+  const units = useUnits()
+  const { chain, positions } = useEvaluation()
+  const main = positions.find((p) => p.main) ?? positions[0]
+  const position = plan.survey.positions.find((p) => p.id === main?.id)
+  const belt = position?.stages.find((s) => s.driverMm !== undefined && s.drivenMm !== undefined)
+  const largest = Math.max(belt?.driverMm ?? 1, belt?.drivenMm ?? 1)
+  const driver = belt ? pulleyRadius(belt.driverMm ?? 1, largest) : 26
+  const driven = belt ? pulleyRadius(belt.drivenMm ?? 1, largest) : 26
+  const headline = chain.find((l) => l.id === 'belts')?.headline.map((p) => (typeof p === 'string' ? p : printQuantity(p, units))).join('') ?? ''
+  const unknown = belt === undefined
+  const [motorX, spindleX, axisY] = [268, 452, 66]
+  return (
+    <div className="overflow-x-auto rounded-lg border border-rule bg-card">
+      <div className="relative h-[176px] min-w-[728px]">
+        <svg viewBox="0 0 728 176" className="absolute inset-0 h-full w-full" fill="none" stroke="currentColor" strokeWidth="2" aria-hidden="true">
+          {/* Wall plate and cable */}
+          <rect x="28" y="38" width="56" height="56" rx="7" fill="var(--paper)" />
+          <circle cx="46" cy="60" r="3.5" fill="currentColor" />
+          <circle cx="66" cy="60" r="3.5" fill="currentColor" />
+          <path d="M56 74v8" />
+          <path d="M84 66c26 0 20 34 44 34h24" stroke="var(--blue)" strokeWidth="3" />
+          {/* Motor body with fins, terminal box and shaft */}
+          <rect x="152" y="40" width="84" height="52" rx="10" fill="var(--paper)" />
+          <path d="M166 46v40M178 46v40M190 46v40M202 46v40M214 46v40" strokeWidth="1.3" stroke="var(--ink-2)" />
+          <rect x="174" y="24" width="40" height="17" rx="3" fill="var(--card)" />
+          <path d="M158 92v10h22v-10M208 92v10h22v-10M236 66h32" />
+          <path d="M152 100h0" />
+          {/* Belt over two pulleys, edge on to the reader */}
+          <path d={`M${motorX} ${axisY - driver}L${spindleX} ${axisY - driven}M${motorX} ${axisY + driver}L${spindleX} ${axisY + driven}`} stroke="var(--blue)" strokeWidth="3" strokeDasharray={unknown ? '6 5' : undefined} />
+          <circle cx={motorX} cy={axisY} r={driver} fill="var(--card)" strokeDasharray={unknown ? '5 4' : undefined} />
+          <circle cx={spindleX} cy={axisY} r={driven} fill="var(--card)" strokeDasharray={unknown ? '5 4' : undefined} />
+          <circle cx={motorX} cy={axisY} r="4" fill="currentColor" />
+          <circle cx={spindleX} cy={axisY} r="4" fill="currentColor" />
+          {/* Headstock, spindle and what it carries */}
+          <path d={`M${spindleX} ${axisY}h78`} strokeWidth="3" />
+          <path d="M530 30h74v84h-74z" fill="var(--paper)" />
+          <path d="M604 52h18v28h-18" />
+          <path d="M622 36h26v60h-26zM648 46h10v12h-10M648 74h10v12h-10" fill={plan.survey.holders.length > 0 ? 'var(--paper)' : 'none'} strokeDasharray={plan.survey.holders.length > 0 ? undefined : '4 4'} />
+          <path d="M516 114h180" />
+        </svg>
+        {parts(plan, units, headline).map((p) => (
+          <button key={p.label} type="button" style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }} className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight" onClick={() => goToField(p.path)}>
+            <span className="label block truncate">{p.label}</span>
+            <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">{p.value}</span>
+          </button>
+        ))}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,44 @@
+import { hazards, set, type Hazard } from '@zesty/core'
+import { ToggleGroup } from 'radix-ui'
+import { useChange, usePlan } from '../../conversion/openPlan'
+import { SelectField } from '../../parts/ChoiceField'
+import { QuantityField } from '../../parts/QuantityField'
+import { WordsField } from '../../parts/WordsField'
+
+export function MachineSheet() {
+  const { survey } = usePlan()
+  return (
+    <section className="sheet" aria-labelledby="machine">
+      <h2 id="machine" className="h-part mb-2">
+        The machine
+      </h2>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
+        <WordsField path="name" label="Called" needed longest={80} />
+        <SelectField path="survey.machineKind" />
+        <SelectField path="survey.spindleNose" />
+        <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />
+        <Hazards />
+        {survey.spindleNose === 'threaded' && <QuantityField path="survey.seatTorqueNm" placeholder="not measured" wide />}
+      </div>
+    </section>
+  )
+}
+
+function Hazards() {
+  const { survey } = usePlan()
+  const change = useChange()
+  return (
+    <div className="col-span-full flex flex-col gap-0.5" data-path="survey.hazards">
+      <span className="label" id="hazards">
+        What reaches the motor and the drive
+      </span>
+      <ToggleGroup.Root type="multiple" value={survey.hazards} aria-labelledby="hazards" className="flex flex-wrap gap-1.5" onValueChange={(value) => change('What reaches the machine', [set('survey.hazards', value)])}>
+        {(Object.entries(hazards) as [Hazard, string][]).map(([value, words]) => (
+          <ToggleGroup.Item key={value} value={value} className="min-h-11 rounded-md border border-edge bg-card px-3 text-[15px] font-medium data-[state=on]:border-blue data-[state=on]:bg-blue data-[state=on]:text-card">
+            {words}
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
+    </div>
+  )
+}

@@ -1,0 +1,22 @@
+import { nanoid } from '@reduxjs/toolkit'
+import { set, type Patch, type Plan } from '@zesty/core'
+
+type ListName = 'positions' | 'jobs' | 'holders'
+
+/** An id for a new list item; short, and never used again. */
+export const newId = (): string => nanoid(8)
+
+/** The list with one item more. */
+export const withItem = <L extends ListName>({ survey }: Plan, list: L, item: Plan['survey'][L][number]): Patch => [set(`survey.${list}`, [...survey[list], item])]
+
+/** The list without one item; what named a position that goes away no longer does. */
+export function withoutItem({ survey }: Plan, list: ListName, id: string): Patch {
+  const rest = survey[list].filter((item) => item.id !== id)
+  const patch = [set(`survey.${list}`, rest)]
+  if (list !== 'positions') return patch
+  if (survey.mainPositionId === id) patch.push(set('survey.mainPositionId', undefined))
+  survey.jobs.forEach((job, i) => {
+    if (job.positionId === id) patch.push(set(`survey.jobs.${i}.positionId`, undefined))
+  })
+  return patch
+}
