@@ -36,7 +36,7 @@ const views = [
 export async function shots(args) {
   const into = args.indexOf('--into')
   const folder = into >= 0 ? (args[into + 1] ?? '') : join(root, 'docs', 'screenshots')
-  const wanted = args.filter((a, i) => !(into >= 0 && (i === into || i === into + 1)))
+  const wanted = args.filter((_, i) => !(into >= 0 && (i === into || i === into + 1)))
   const unknown = wanted.find((w) => !views.some((v) => v.name === w) && w !== 'first-run')
   if (unknown) throw new Trouble(`There is no view "${unknown}"; there are first-run, ${views.map((v) => v.name).join(', ')}.`, 2)
   mkdirSync(folder, { recursive: true })
@@ -51,7 +51,7 @@ export async function shots(args) {
       await page.goto(await addressOf(server.url, view))
       await page.getByRole('heading', { level: 1 }).waitFor()
       await page.waitForLoadState('networkidle')
-      await page.evaluate(() => document.fonts.ready)
+      await page.evaluate('document.fonts.ready')
       if (view.then) {
         await view.then(page)
         await page.waitForTimeout(400)

@@ -1,3 +1,4 @@
+import { planningValues } from '../data/planningValues'
 import type { Facts } from '../evaluate/facts'
 import { numberOf } from '../evaluate/figure'
 import { actingValue } from '../evaluate/settingsFacts'
@@ -9,6 +10,9 @@ import { judgement, type Verdict } from './finding'
 
 /** A ramp shorter than this on a threaded nose is judged even while nothing was measured. */
 const HARD_STOP_S = 5
+
+/** Offered instead: as the plan derives it for a threaded nose. */
+const PATIENT_STOP_S = planningValues.threadedRampS.value
 
 /** The heaviest thing on the spindle, as a steel disc; undefined while no size is known. */
 function heaviestHolder({ plan }: Facts): { name: string; inertiaKgM2: number } | undefined {
@@ -23,7 +27,8 @@ function threadedNose(facts: Facts): Verdict | undefined {
   const { plan, settings, speeds } = facts
   if (plan.survey.spindleNose !== 'threaded') return undefined
   const stopMode = actingValue(settings.lines, 'stopMode')
-  const slow = { label: say`Set deceleration to ${seconds(10)}`, patch: [set('settings.chosen.decelerationS', 10), set('settings.inDrive.decelerationS', undefined)] }
+  const slower = (to: number) => ({ label: say`Set deceleration to ${seconds(to)}`, patch: [set('settings.chosen.decelerationS', to), set('settings.inDrive.decelerationS', undefined)] })
+  const coast = { label: say`Let it coast instead`, patch: [set('settings.chosen.stopMode', 'coast'), set('settings.inDrive.stopMode', undefined)] }
   const why = 'The chuck runs on while the spindle stops, unscrews, and comes off turning.'
   if (stopMode === 'dc-brake')
     return {
@@ -42,12 +47,14 @@ function threadedNose(facts: Facts): Verdict | undefined {
   const seatNm = plan.survey.seatTorqueNm
   const result = holder && top && stopSeconds > 0 ? unscrew.run({ inertiaKgM2: holder.inertiaKgM2, speedRpm: top, stopSeconds, seatNm }) : undefined
   const torque = result?.ok ? say` ${holder?.name ?? ''} at ${rpm(top ?? 0)} pulls at its thread with ${newtonMetres(result.value.torqueNm)}.` : say` Its pull at the thread is not known: the chuck’s size is missing.`
-  if (seatNm !== undefined && result?.ok)
+  if (seatNm !== undefined && result?.ok) {
+    const enough = Math.ceil((stopSeconds * result.value.torqueNm) / (seatNm / 2))
     return result.value.permitted
       ? undefined
-      : { severity: 'stop', about: 'measured', title: say`The stop is too hard for the thread`, says: say`In ${seconds(stopSeconds)}${torque} Half the measured ${newtonMetres(seatNm)} is the most.`, why, remedies: [slow], path: 'settings.chosen.decelerationS' }
+      : { severity: 'stop', about: 'measured', title: say`The stop is too hard for the thread`, says: say`In ${seconds(stopSeconds)}${torque} Half the measured ${newtonMetres(seatNm)} is the most.`, why, remedies: [slower(enough), coast], path: 'settings.chosen.decelerationS' }
+  }
   if (stopSeconds >= HARD_STOP_S) return undefined
-  return { severity: 'stop', about: 'unmeasured', title: say`A hard stop on a threaded nose`, says: say`The ramp is ${seconds(stopSeconds)} and the seating torque was never measured.${torque}`, why, remedies: [slow], path: 'settings.chosen.decelerationS' }
+  return { severity: 'stop', about: 'unmeasured', title: say`A hard stop on a threaded nose`, says: say`The ramp is ${seconds(stopSeconds)} and the seating torque was never measured.${torque}`, why, remedies: [slower(PATIENT_STOP_S), coast], path: 'settings.chosen.decelerationS' }
 }
 
 function emergencyStop({ plan }: Facts): Verdict | undefined {

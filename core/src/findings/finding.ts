@@ -1,5 +1,5 @@
 import type { Facts } from '../evaluate/facts'
-import type { Patch, PlanPath } from '../plan'
+import { fieldAt, type Patch, type PlanPath } from '../plan'
 import type { Said } from '../quantities'
 
 export const severities = ['stop', 'watch', 'note'] as const
@@ -49,6 +49,9 @@ export interface Judgement {
   judge: (facts: Facts) => Finding[]
 }
 
+/** A remedy is only offered where every value it sets is one the plan may hold. */
+const possible = ({ patch }: Remedy): boolean => patch.every(({ path, value }) => value === undefined || fieldAt(path)?.schema.safeParse(value).success === true)
+
 /** Makes a judgement: where it stands, and the question it asks of the facts. */
 export function judgement(
   id: string,
@@ -64,7 +67,7 @@ export function judgement(
         id: about === undefined ? id : `${id}/${about}`,
         stage,
         link,
-        remedies,
+        remedies: remedies.filter(possible),
         figures,
         ...verdict,
       }))

@@ -2,8 +2,8 @@ import { z } from 'zod'
 import { choice, count, quantity, words, yesNo } from './field'
 
 export const topologies = {
-  'line-neutral': 'One live and a neutral',
-  'line-line': 'Two lives (two hot legs)',
+  'line-neutral': 'Live and neutral',
+  'line-line': 'Two lives',
   'three-phase': 'Three phases',
 } as const
 
@@ -20,10 +20,10 @@ export const supplySchema = z.strictObject({
 
 export const motorKinds = {
   'three-phase': 'Three-phase',
-  'two-speed': 'Three-phase, two-speed',
-  'high-frequency': 'High-frequency spindle',
-  'single-phase': 'Single-phase, capacitor',
-  universal: 'Universal, brushes',
+  'two-speed': 'Two-speed',
+  'high-frequency': 'High-frequency',
+  'single-phase': 'Single-phase',
+  universal: 'Universal',
   dc: 'Direct current',
 } as const
 
@@ -90,28 +90,28 @@ export const driveSchema = z.strictObject({
 
 export const runControls = {
   momentary: 'Start and stop buttons',
-  maintained: 'Switch that stays (forward-off-reverse)',
+  maintained: 'Switch that stays',
   keypad: 'The drive’s keypad',
   'main-switch': 'The main switch',
   cnc: 'CNC controller',
 } as const
 
 export const stopMeans = {
-  'stop-button': 'A stop button or the switch to off',
-  'knob-zero': 'Turning the knob down',
+  'stop-button': 'Stop button or switch',
+  'knob-zero': 'Knob turned down',
   'main-switch': 'The main switch',
 } as const
 
 export const emergencyStops = {
   none: 'None',
-  'stop-input': 'Mushroom on an ordinary stop input',
-  'coast-input': 'Mushroom on a coast input',
-  'safe-torque-off': 'Mushroom on safe torque off',
-  contactor: 'Mushroom drops a supply contactor',
+  'stop-input': 'Mushroom, stop input',
+  'coast-input': 'Mushroom, coast input',
+  'safe-torque-off': 'Safe torque off',
+  contactor: 'Supply contactor',
 } as const
 
 export const references = { knob: 'Speed knob', keypad: 'Keypad arrows', analogue: '0-10 V from a controller', serial: 'Serial bus', presets: 'Fixed speeds' } as const
-export const knobModes = { scaled: 'Lowest to highest over the whole turn', clamped: 'Zero to highest, held at lowest' } as const
+export const knobModes = { scaled: 'Lowest to highest', clamped: 'Zero to highest' } as const
 
 /** How it is run, stopped and given its speed. */
 export const controlsSchema = z.strictObject({

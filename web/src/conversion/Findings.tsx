@@ -53,14 +53,14 @@ function FindingCard({ finding }: { finding: Finding }) {
       </p>
       <p className="mt-1 text-[15px] leading-[1.32] text-ink-2">{why}</p>
       {remedies.length > 0 && (
-        <div className="mt-2 flex flex-col items-stretch gap-1.5">
+        <div className="mt-2 flex flex-wrap gap-1.5">
           {remedies.map((remedy, i) => {
             const label = sayText(remedy.label, units)
             return (
               <button
                 key={label}
                 type="button"
-                className={`btn justify-start ${i === 0 ? 'btn-main' : ''}`}
+                className={`btn ${i === 0 ? 'btn-main' : ''}`}
                 onClick={() => {
                   change(label, remedy.patch)
                   toast(label, { action: { label: 'Undo', onClick: () => dispatch(undone()) } })
@@ -73,17 +73,20 @@ function FindingCard({ finding }: { finding: Finding }) {
         </div>
       )}
       {(known.length > 0 || path) && (
-        <div className="mt-1 flex flex-wrap items-center gap-x-3 text-[15px]">
+        <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[15px]">
           {path && (
-            <button type="button" className="min-h-11 font-semibold text-blue underline underline-offset-4" onClick={() => goToField(path)}>
-              Go to the field
+            <button type="button" className="min-h-11 pr-1 font-semibold text-blue underline underline-offset-4" onClick={() => goToField(path)}>
+              To the field
             </button>
           )}
-          {known.slice(0, 2).map((f) => (
-            <span key={f} className="inline-flex items-center text-ink-2">
-              working <FigureValue id={f} className="!text-ink" />
+          {known.length > 0 && (
+            <span className="inline-flex items-center text-ink-2">
+              Working
+              {known.slice(0, 2).map((f) => (
+                <FigureValue key={f} id={f} className="!min-w-0 !text-ink" />
+              ))}
             </span>
-          ))}
+          )}
         </div>
       )}
     </article>

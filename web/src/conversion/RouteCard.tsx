@@ -1,4 +1,5 @@
 import type { StageId } from '@zesty/core'
+import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import { Mark } from '../parts/Mark'
 import { goToField, navigation } from '../parts/goToField'
@@ -8,7 +9,12 @@ import { useEvaluation } from './openPlan'
 /** The card that travels with the job: every stage with its state, and the next thing to do. */
 export function RouteCard({ stage }: { stage: StageId }) {
   const { id = '' } = useParams()
-  const { stages, next } = useEvaluation()
+  const { stages, next, findings } = useEvaluation()
+  const list = useRef<HTMLOListElement>(null)
+  useEffect(() => {
+    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  }, [stage])
+  const urgent = findings.filter((f) => f.severity !== 'note').length
   const goNext = () => {
     if (!next) return
     if (next.path) goToField(next.path)
@@ -21,7 +27,7 @@ export function RouteCard({ stage }: { stage: StageId }) {
     <nav aria-label="Route card" className="flex flex-col border-manila-edge bg-manila max-lg:border-b lg:border-r">
       <div aria-hidden="true" className="mx-auto mt-3 hidden size-5 rounded-full border border-manila-edge bg-paper shadow-[inset_0_1px_2px_rgba(0,0,0,.25)] lg:block" />
       <p className="mx-3.5 mb-1.5 hidden border-b border-dashed border-manila-edge pt-1 pb-2 text-center font-cond text-[17px] font-semibold lg:block">Route card</p>
-      <ol className="flex overflow-x-auto lg:block lg:overflow-visible">
+      <ol ref={list} className="flex overflow-x-auto lg:block lg:overflow-visible">
         {stages.map((line, i) => {
           const mark = line.stops > 0 ? 'stop' : line.state
           const detail = line.stops > 0 ? `${line.stops} to stop for` : line.state === 'open' ? `${line.missing} to fill in` : line.watches > 0 ? `${line.watches} to watch` : 'done'
@@ -47,11 +53,16 @@ export function RouteCard({ stage }: { stage: StageId }) {
         })}
       </ol>
       {next && (
-        <div className="border-manila-edge px-3.5 py-2 max-lg:border-t lg:mx-3.5 lg:mt-auto lg:border-t lg:border-dashed lg:px-0 lg:py-3">
+        <div className="flex items-center justify-between gap-3 border-manila-edge px-3.5 py-1 max-lg:border-t lg:block lg:mx-3.5 lg:mt-auto lg:border-t lg:border-dashed lg:px-0 lg:py-3">
           <p className="label !text-ink max-lg:sr-only">Next</p>
           <button type="button" className="min-h-11 text-left text-[15px] leading-snug font-semibold text-blue underline underline-offset-4" onClick={goNext}>
             {next.text}
           </button>
+          {urgent > 0 && (
+            <a href="#findings" className="flex min-h-11 items-center text-[15px] font-semibold text-oxide underline underline-offset-4 lg:hidden">
+              {urgent} {urgent === 1 ? 'finding' : 'findings'} below
+            </a>
+          )}
         </div>
       )}
     </nav>

@@ -23,7 +23,7 @@ export function TopBar() {
   return (
     <header className="flex min-h-[56px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-3 py-1 sm:px-4">
       <Brand />
-      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-center gap-2 text-[16px]">
+      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-center gap-2 text-[16px] max-sm:order-last max-sm:basis-full">
         <Link to={`/shops/${shopId}`} className="hidden min-h-11 items-center text-ink-2 underline-offset-4 hover:underline sm:flex">
           {shop?.name ?? 'Shop'}
         </Link>
@@ -56,7 +56,7 @@ export function TopBar() {
           <Keyboard size={20} aria-hidden="true" />
         </button>
         <button type="button" className={`${icon} w-auto px-3`} onClick={() => dispatch(overlayChanged('palette'))}>
-          <Search size={18} aria-hidden="true" /> Find <kbd className="hidden font-sans text-ink-2 md:inline">/</kbd>
+          <Search size={18} aria-hidden="true" /> <span className="sr-only sm:not-sr-only">Find</span> <kbd className="hidden font-sans text-ink-2 md:inline">/</kbd>
         </button>
       </div>
     </header>
@@ -75,7 +75,7 @@ function KeptState() {
   const colour = { kept: 'text-green', keeping: 'text-ink-2', waiting: 'text-brass', refused: 'text-oxide' }[keeping.state]
   const why = keeping.state === 'waiting' ? `${keeping.why} What you type is kept in this browser and sent when it is back.` : keeping.state === 'refused' ? keeping.why : undefined
   return (
-    <span role="status" className={`shrink-0 text-[15px] font-medium ${colour}`} title={why}>
+    <span role="status" className={`shrink-0 max-sm:flex-1 text-[15px] font-medium ${colour}`} title={why}>
       {words}
       {why && <span className="sr-only">. {why}</span>}
     </span>

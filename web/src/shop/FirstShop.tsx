@@ -1,6 +1,14 @@
 import { Brand } from '../app/Brand'
 import { ShopForm } from './ShopForm'
 
+const asked = [
+  { link: 'Wall', says: 'Volts and breaker, or “two hot legs”' },
+  { link: 'Drive', says: 'The amps on its plate, or none yet' },
+  { link: 'Motor', says: 'The nameplate, line by line' },
+  { link: 'Belts', says: 'Two pulley diameters' },
+  { link: 'Spindle', says: 'Slowest and fastest job you want' },
+]
+
 /** What it is for, and the first step. */
 export function FirstShop() {
   return (
@@ -17,6 +25,17 @@ export function FirstShop() {
         <section className="sheet">
           <h2 className="h-part mb-3">First, your shop</h2>
           <ShopForm />
+        </section>
+        <section aria-label="What you will see" className="md:col-span-2">
+          <h2 className="h-part mb-2">Then five short answers, and the chain from wall to spindle answers back</h2>
+          <ol className="grid gap-2.5 sm:grid-cols-5">
+            {asked.map(({ link, says }) => (
+              <li key={link} className="rounded-lg border border-dashed border-edge bg-card px-3 py-2">
+                <span className="label block">{link}</span>
+                <span className="block leading-snug">{says}</span>
+              </li>
+            ))}
+          </ol>
         </section>
       </main>
     </div>

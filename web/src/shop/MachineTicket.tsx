@@ -29,10 +29,10 @@ export function MachineTicket({ machine, units, onRemove }: { machine: MachineLi
           {stops === 0 && watches === 0 && <Mark kind="ok" word="nothing to mend" />}
           <span className="ml-auto">{formatDistanceToNow(new Date(savedAt), { addSuffix: true })}</span>
         </p>
-        <dl className="grid grid-cols-[auto_64px_1fr] items-baseline gap-x-2 gap-y-0.5">
+        <dl className="grid grid-cols-[auto_64px_1fr] items-center gap-x-2 gap-y-0.5">
           {chain.map((link) => (
             <div key={link.id} className="contents">
-              <dd className="self-center">
+              <dd className="flex">
                 <Mark kind={link.state === 'note' ? 'ok' : link.state} />
               </dd>
               <dt className="font-cond text-[16px] font-medium text-ink-2">{link.name}</dt>

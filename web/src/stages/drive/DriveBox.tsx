@@ -8,9 +8,9 @@ export function DriveBox() {
   const three = drive.input === '3' ? supply.phases !== 1 : drive.input === 'either' ? supply.phases === 3 : false
   const live = three ? ['L1', 'L2', 'L3'] : supply.topology === 'line-line' ? ['L1', 'L2'] : ['L', 'N']
   return (
-    <section aria-label="Drive plate" className="rounded-xl border-2 border-ink bg-card">
+    <section aria-label="Drive plate" className="flex flex-col rounded-xl border-2 border-ink bg-card">
       <Terminals names={[...live, 'PE']} title="supply" />
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2 px-4 py-3">
+      <div className="grid flex-1 grid-cols-2 content-start gap-x-3 gap-y-2 px-4 py-3">
         <WordsField path="drive.name" label="Maker’s name for it" placeholder="as on its front" wide longest={80} />
         <QuantityField path="drive.powerW" placeholder="1.5 kW" />
         <QuantityField path="drive.inputVoltageV" placeholder="230 V" />

@@ -25,7 +25,7 @@ export function DriveStage() {
           <section className="rounded-md border border-l-[6px] border-rule border-l-oxide bg-card px-3 py-2 text-[15px]">
             <h2 className="font-cond text-[18px] font-semibold">It stays charged</h2>
             <p className="leading-snug">
-              The bus stands at <FigureValue id="drive.busV" /> and holds it after the supply has gone. Wait the maker’s time, ten minutes where it is not known, and measure. Never put the supply on U, V or W.
+              The bus stands at <FigureValue id="drive.busV" className="-my-3 !min-w-0 py-3" /> and holds it after the supply has gone. Wait the maker’s time, ten minutes where it is not known, and measure. Never put the supply on U, V or W.
             </p>
           </section>
         </div>

@@ -1,5 +1,5 @@
 import { usePlan } from '../../conversion/openPlan'
-import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
+import { SelectField, YesNoField } from '../../parts/ChoiceField'
 
 export function ControlsSheet() {
   const { controls, survey } = usePlan()
@@ -8,13 +8,14 @@ export function ControlsSheet() {
       <h2 id="controls" className="h-part mb-2">
         How it is run and stopped
       </h2>
-      <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-2">
+      <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-2 xl:grid-cols-3">
         <SelectField path="controls.runBy" />
         <SelectField path="controls.stopBy" />
         <SelectField path="controls.emergencyStop" />
         <SelectField path="controls.reference" />
-        {(controls.reference === 'knob' || controls.reference === 'analogue') && <ChoiceField path="controls.knobMode" />}
+        {(controls.reference === 'knob' || controls.reference === 'analogue') && <SelectField path="controls.knobMode" />}
         {controls.emergencyStop !== undefined && controls.emergencyStop !== 'none' && <YesNoField path="controls.resetStarts" />}
+        <SelectField path="settings.state" />
         <YesNoField path="controls.runLamp" />
         <YesNoField path="controls.reverseWanted" />
         {controls.reverseWanted && survey.spindleNose === 'threaded' && <YesNoField path="controls.reverseLocked" />}

@@ -22,6 +22,7 @@ export function SettingsCard() {
       <h2 id="card" className="h-part rounded-t-lg border-b border-dashed border-manila-edge bg-manila px-3.5 py-2">
         Settings card
       </h2>
+      <p className="border-b border-rule px-3.5 py-1.5 text-[15px] text-ink-2">Reset the drive first, enter in this order with the motor stopped, then read every value back.</p>
       <ol>
         {settings.map((line, i) => (
           <Line key={line.id} line={line} index={i} />

@@ -1,4 +1,3 @@
-import { ChoiceField } from '../../parts/ChoiceField'
 import { StageHead } from '../../parts/StageHead'
 import { ControlsSheet } from './ControlsSheet'
 import { SettingsCard } from './SettingsCard'
@@ -9,10 +8,6 @@ export function SettingsStage() {
     <>
       <StageHead title="Settings" lead="How it is run and stopped, and the fourteen values every drive wants, in the order to enter them." />
       <ControlsSheet />
-      <div className="mt-4">
-        <ChoiceField path="settings.state" />
-        <p className="mt-1 text-[15px] text-ink-2">Reset it first, enter in this order with the motor stopped, then read every value back.</p>
-      </div>
       <SettingsCard />
     </>
   )

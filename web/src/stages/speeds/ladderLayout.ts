@@ -79,22 +79,43 @@ function placeRungs(rungs: readonly { hertz: number; x: number }[]): Rung[] {
   return rungs.map((r, i) => ({ ...r, labelled: kept.includes(i) }))
 }
 
+interface Span {
+  from: number
+  to: number
+}
+
+type Placing = Span & { x: number; level: number }
+
+const covers = (span: Span, x: number): boolean => x > span.from && x < span.to
+
+const overlap = (a: Span, b: Span): boolean => a.to > b.from && a.from < b.to
+
+/** Two names on one line may not overlap, and the stem of the deeper flag may not cross the name of the other. */
+function collide(a: Placing, b: Placing): boolean {
+  if (a.level === b.level) return overlap(a, b)
+  const [deep, shallow] = a.level > b.level ? [a, b] : [b, a]
+  return covers(shallow, deep.x)
+}
+
 function placeFlags(jobs: readonly { id: string; name: string; rpm: number; reached: boolean }[], scale: (n: number) => number, width: number): JobFlag[] {
-  const ends: { from: number; to: number }[][] = []
-  return [...jobs]
-    .sort((a, b) => a.rpm - b.rpm)
-    .map((job) => {
-      const x = scale(job.rpm)
-      const length = job.name.length * LETTER + 22
-      const leftwards = x + length > width - MARGIN.right
-      const span = leftwards ? { from: x - length, to: x + 10 } : { from: x - 10, to: x + length }
-      let level = ends.findIndex((taken) => taken.every((t) => span.to < t.from || span.from > t.to))
-      if (level < 0) level = ends.push([]) - 1
-      ends[level]?.push(span)
-      return { ...job, x, level, leftwards }
-    })
+  const placed: (JobFlag & Span)[] = []
+  const measured = jobs.map((job) => {
+    const x = scale(job.rpm)
+    const length = job.name.length * LETTER + 12
+    const leftwards = x + length > width - MARGIN.right
+    return { ...job, x, leftwards, ...(leftwards ? { from: x - length, to: x - 3 } : { from: x + 3, to: x + length }) }
+  })
+  // From the right, so that the stem of each passes left of the names already written.
+  for (const job of measured.sort((a, b) => Number(a.leftwards) - Number(b.leftwards) || b.x - a.x)) {
+    const levels = jobs.map((_, level) => level)
+    const free = levels.find((level) => placed.every((p) => !collide(p, { ...job, level })))
+    const legible = levels.find((level) => placed.every((p) => p.level !== level || !overlap(p, job)))
+    placed.push({ ...job, level: free ?? legible ?? jobs.length })
+  }
+  return placed
 }
 
 function placeLimits(limits: Evaluation['limits'], scale: (n: number) => number): LadderLayout['limits'] {
-  return limits.slice(0, 4).map((l, row) => ({ x: scale(l.rpm), rpm: l.rpm, what: l.what, row }))
+  // The fastest is written first, so that no line of a slower one runs through its words.
+  return [...limits].reverse().slice(-4).map((l, row) => ({ x: scale(l.rpm), rpm: l.rpm, what: l.what, row }))
 }

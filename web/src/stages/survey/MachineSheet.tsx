@@ -13,7 +13,7 @@ export function MachineSheet() {
         The machine
       </h2>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
-        <WordsField path="name" label="Called" needed longest={80} />
+        <WordsField path="name" label="Called" needed longest={80} wide />
         <SelectField path="survey.machineKind" />
         <SelectField path="survey.spindleNose" />
         <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />

@@ -13,7 +13,7 @@ export function WallSheet() {
       </h2>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
         <WallField />
-        <QuantityField path="supply.breakerA" placeholder="16 A" hint="The number on the breaker or fuse" />
+        <QuantityField path="supply.breakerA" placeholder="16 A" hint="The number on it" />
         <Choices
           path="supply.phases"
           label="Phases"
@@ -46,7 +46,7 @@ function WallField() {
     <TypedField
       path="supply.voltageV"
       label="What the wall gives"
-      hint="Volts, or words: “230”, “two hot legs”, “400 three-phase”"
+      hint="Volts, or “two hot legs”"
       placeholder="230 V"
       printed={printed}
       read={(text) => {

@@ -1,0 +1,74 @@
+// @ts-check
+import assert from 'node:assert/strict'
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { after, test } from 'node:test'
+import { fileURLToPath } from 'node:url'
+
+const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
+const scratch = mkdtempSync(join(tmpdir(), 'zesty-cli-'))
+after(() => rmSync(scratch, { recursive: true }))
+
+/** @param {string[]} args */
+const zesty = (...args) => spawnSync(join(root, 'zesty'), args, { encoding: 'utf8', cwd: root })
+/** @param {string} name @param {string} text */
+const file = (name, text) => {
+  const path = join(scratch, name)
+  writeFileSync(path, text)
+  return path
+}
+
+test('rule prints its output as JSON', () => {
+  const { stdout, status } = zesty('rule', 'motor.poles-from-nameplate', '{"ratedSpeedRpm":1420,"ratedFrequencyHz":50}')
+  assert.equal(status, 0)
+  assert.deepEqual(JSON.parse(stdout), { poles: 4, synchronousRpm: 1500, slip: 80 / 1500, slipUnknown: false })
+})
+
+for (const [what, args, says] of /** @type {[string, string[], RegExp][]} */ ([
+  ['a value out of range', ['rule', 'motor.rated-torque', '{"powerW":-1,"speedRpm":1420}'], /^zesty: motor\.rated-torque: powerW must be: number above 0 to 100000000; not -1\n$/],
+  ['no JSON', ['rule', 'motor.rated-torque', 'powerW=1'], /^zesty: the input is not JSON: powerW=1\n$/],
+  ['an unknown rule', ['rule', 'motor.magic', '{}'], /^zesty: there is no rule "motor\.magic"/],
+  ['an unknown verb', ['fly'], /^zesty: "fly" is not a verb/],
+  ['a missing file', ['evaluate', '/nowhere.json'], /^zesty: \/nowhere\.json cannot be read\n$/],
+  ['a file that is not JSON', ['evaluate', file('broken.json', '{')], /is not JSON/],
+  ['a file that is no plan', ['evaluate', file('other.json', '{"a":1}')], /schemaVersion is missing/],
+  ['a strange option', ['start', '--colour'], /^zesty: start does not know --colour/],
+  ['a port out of range', ['start', '--port', '99999'], /^zesty: --port takes a number from 1 to 65535/],
+])) {
+  test(`${what} is one clear line and exit 2`, () => {
+    const { stderr, stdout, status } = zesty(...args)
+    assert.equal(status, 2)
+    assert.match(stderr, says)
+    assert.equal(stderr.trim().split('\n').length, 1)
+    assert.equal(stdout, '')
+  })
+}
+
+test('rule lists the rules, and describes one with schema, formula and source', () => {
+  assert.match(zesty('rule').stdout, /^belt\.length +Belt length and wrap$/m)
+  const { stdout } = zesty('rule', 'belt.length')
+  assert.match(stdout, /Formula: open: a = asin/)
+  assert.match(stdout, /Source: /)
+  assert.match(stdout, /centreMm +needed +number above 0/)
+})
+
+test('evaluate prints JSON, and a short report with --text', () => {
+  const path = join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json')
+  const evaluation = JSON.parse(zesty('evaluate', path).stdout)
+  assert.equal(evaluation.figures['motor.poles'].value, 4)
+  assert.match(zesty('evaluate', path, '--text').stdout, /STOP {2}Overload left at the amps of the other links/)
+  assert.match(zesty('evaluate', path, '--text', '--imperial').stdout, /2\.01 hp/)
+})
+
+test('every demo file evaluates', () => {
+  for (const shop of readdirSync(join(root, 'demo')))
+    for (const name of readdirSync(join(root, 'demo', shop)).filter((n) => n !== 'shop.json')) assert.equal(zesty('evaluate', join(root, 'demo', shop, name)).status, 0, name)
+})
+
+test('help lists every verb', () => {
+  const { stdout, status } = zesty('help')
+  assert.equal(status, 0)
+  for (const verb of ['start', 'check', 'evaluate', 'rule', 'bench', 'shots', 'backup', 'restore']) assert.match(stdout, new RegExp(`\\./zesty ${verb} `))
+})

@@ -1,0 +1,79 @@
+import { expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { rules } from '../src/rules/registry'
+
+const out = (id: string, input: object): Record<string, number> => {
+  const result = rules.get(id)?.run(input)
+  if (!result?.ok) throw new Error(`${id}: ${JSON.stringify(result)}`)
+  return result.value as Record<string, number>
+}
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+const pulley = between(20, 600)
+
+test('belt length and centre distance are inverses', () => {
+  fc.assert(
+    fc.property(pulley, pulley, between(1.001, 6), fc.boolean(), (a, b, far, crossed) => {
+      const [largeMm, smallMm] = a > b ? [a, b] : [b, a]
+      const centreMm = ((largeMm + smallMm) / 2) * far
+      const { lengthMm } = out('belt.length', { largeMm, smallMm, centreMm, crossed })
+      expect(out('belt.centre-distance', { largeMm, smallMm, lengthMm, crossed })['centreMm']).toBeCloseTo(centreMm, 5)
+    }),
+  )
+})
+
+test('an open belt wraps the two pulleys by a whole turn together, and grows with the centre distance', () => {
+  fc.assert(
+    fc.property(pulley, pulley, between(1.01, 6), (a, b, far) => {
+      const [largeMm, smallMm] = a > b ? [a, b] : [b, a]
+      const centreMm = ((largeMm + smallMm) / 2) * far
+      const near = out('belt.length', { largeMm, smallMm, centreMm })
+      expect((near['wrapSmallDeg'] ?? 0) + (near['wrapLargeDeg'] ?? 0)).toBeCloseTo(360, 8)
+      expect(out('belt.length', { largeMm, smallMm, centreMm: centreMm * 1.01 })['lengthMm']).toBeGreaterThan(near['lengthMm'] ?? Infinity)
+    }),
+  )
+})
+
+test('poles: the plate speed lies within a quarter under the synchronous speed of those poles', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(50, 60, 100, 400), fc.integer({ min: 1, max: 6 }), between(0, 0.15), (ratedFrequencyHz, pairs, slip) => {
+      const synchronous = (60 * ratedFrequencyHz) / pairs
+      const result = rules.get('motor.poles-from-nameplate')?.run({ ratedSpeedRpm: synchronous * (1 - slip), ratedFrequencyHz })
+      // Slip may carry a plate past the next pole count; what comes back must still explain the speed.
+      if (!result?.ok) return
+      const { synchronousRpm, slip: found, poles } = result.value as Record<string, number>
+      expect(synchronousRpm).toBeCloseTo((120 * ratedFrequencyHz) / (poles ?? 0), 6)
+      expect((synchronousRpm ?? 0) * (1 - (found ?? 0))).toBeCloseTo(synchronous * (1 - slip), 4)
+    }),
+  )
+})
+
+test('spindle speed is the product of its stages whatever their order', () => {
+  const stage = fc.record({ kind: fc.constantFrom('v-belt', 'gear-pair', 'crossed-belt'), driverMm: pulley, drivenMm: pulley })
+  fc.assert(
+    fc.property(fc.array(stage, { minLength: 1, maxLength: 6 }), between(1, 200), (stages, frequencyHz) => {
+      const there = out('drivetrain.speed', { frequencyHz, poles: 4, stages })
+      const back = out('drivetrain.speed', { frequencyHz, poles: 4, stages: [...stages].reverse() })
+      expect(back['spindleRpm']).toBeCloseTo(there['spindleRpm'] ?? 0, 6)
+      expect(back['reversed']).toBe(there['reversed'])
+    }),
+  )
+})
+
+test('flux times set volts per hertz is symmetric: swapping set and plate inverts it', () => {
+  fc.assert(
+    fc.property(between(20, 700), between(5, 500), between(20, 700), between(5, 500), (a, fa, b, fb) => {
+      const k = out('motor.flux', { setVoltageV: a, baseFrequencyHz: fa, plateVoltageV: b, plateFrequencyHz: fb })['fluxFraction'] ?? 0
+      const inverse = out('motor.flux', { setVoltageV: b, baseFrequencyHz: fb, plateVoltageV: a, plateFrequencyHz: fa })['fluxFraction'] ?? 0
+      expect(k * inverse).toBeCloseTo(1, 9)
+    }),
+  )
+})
+
+test('fan cooling never falls as the hertz rise', () => {
+  fc.assert(
+    fc.property(between(0.1, 1), between(0.1, 1), (a, b) => {
+      const at = (f: number) => out('motor.fan-cooling', { frequencyFraction: f })['torqueFraction'] ?? 0
+      expect(at(Math.max(a, b))).toBeGreaterThanOrEqual(at(Math.min(a, b)))
+    }),
+  )
+})

@@ -1,0 +1,44 @@
+import 'reflect-metadata'
+import { randomBytes } from 'node:crypto'
+import { join } from 'node:path'
+import type { INestApplication } from '@nestjs/common'
+import pg from 'pg'
+import supertest from 'supertest'
+import { createApplication } from '../src/application'
+import { openDatabase, type Database } from '../src/db/database'
+
+export const demoFolder = join(import.meta.dirname, '..', '..', 'demo')
+const migrations = join(import.meta.dirname, '..', 'migrations')
+
+export interface Harness {
+  app: INestApplication
+  db: Database
+  api: ReturnType<typeof supertest>
+  url: string
+  close: () => Promise<void>
+}
+
+/** The whole application on a database of its own, in the PostgreSQL that `./zesty check` has started. */
+export async function harness(): Promise<Harness> {
+  const admin = process.env['ZESTY_TEST_DATABASE_URL']
+  if (!admin) throw new Error('ZESTY_TEST_DATABASE_URL is not set: run these through ./zesty check server')
+  const name = `test_${randomBytes(6).toString('hex')}`
+  const client = new pg.Client({ connectionString: admin })
+  await client.connect()
+  await client.query(`create database ${name}`)
+  await client.end()
+  const url = admin.replace(/\/[^/]*$/, `/${name}`)
+  const database = await openDatabase(url, migrations)
+  const app = await createApplication({ db: database.db })
+  await app.init()
+  return {
+    app,
+    db: database.db,
+    api: supertest(app.getHttpServer()),
+    url,
+    close: async () => {
+      await app.close()
+      await database.close()
+    },
+  }
+}
