@@ -6,3 +6,6 @@ import { writeDocs } from './writeDocs'
 const verbs: Record<string, (args: string[]) => number> = { rule: runRule, evaluate: evaluateFile, docs: writeDocs }
 
 export const main = (verb: string, args: string[]): number => verbs[verb]?.(args) ?? 2
+
+/** For measuring core as it is shipped to the command line. */
+export { evaluate, readConversionFile } from '@zesty/core'

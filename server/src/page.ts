@@ -2,17 +2,27 @@ import express, { type NextFunction, type Request, type Response } from 'express
 
 /** Serves the built page: files with a hash in their name for ever, the page itself never cached. */
 export function servePage(app: { use: (...handlers: unknown[]) => unknown }, webRoot: string): void {
-  app.use(express.static(webRoot, { index: false, setHeaders: (res: Response, path: string) => res.setHeader('Cache-Control', /[/\\]assets[/\\]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache') }))
+  app.use(express.static(webRoot, { index: false, setHeaders: setCaching }))
   app.use((req: Request, res: Response, next: NextFunction) => {
-    if (req.method !== 'GET' || req.path.startsWith('/api')) return next()
+    if (req.method !== 'GET' || req.path.startsWith('/api')) {
+      next()
+      return
+    }
     // An address of the page's own, such as a conversion's: the page's router takes it from here.
     res.setHeader('Cache-Control', 'no-cache').sendFile('index.html', { root: webRoot })
   })
 }
 
+function setCaching(res: Response, path: string): void {
+  res.setHeader('Cache-Control', /[/\\]assets[/\\]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache')
+}
+
 /** Answers only to names of this machine, so that no foreign page can reach it through a name of its own. */
 export function onlyLocalNames(req: Request, res: Response, next: NextFunction): void {
   const name = (req.headers.host ?? '').replace(/:\d+$/, '')
-  if (['127.0.0.1', 'localhost', '[::1]', ''].includes(name)) return next()
+  if (['127.0.0.1', 'localhost', '[::1]', ''].includes(name)) {
+    next()
+    return
+  }
   res.status(403).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Not allowed', status: 403, detail: 'This server answers to 127.0.0.1 and localhost; start it with --host to open it to others.' }))
 }

@@ -55,6 +55,6 @@ describe('demo data', () => {
   })
   test('every machine of it has something to act on', async () => {
     for (const shop of await shops())
-      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body) expect([m.name, m.stops + m.watches > 0, m.next !== undefined]).toEqual([m.name, true, true])
+      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body) expect([m.name, Number(m.stops) + Number(m.watches) > 0, m.next !== undefined]).toEqual([m.name, true, true])
   })
 })

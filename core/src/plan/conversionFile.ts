@@ -28,4 +28,4 @@ export function readConversionFile(document: unknown): Outcome<Plan> {
 }
 
 /** JSON Schema (2020-12) of the conversion file. */
-export const conversionJsonSchema = (): Record<string, unknown> => z.toJSONSchema(conversionFileSchema, { target: 'draft-2020-12' }) as Record<string, unknown>
+export const conversionJsonSchema = (): Record<string, unknown> => z.toJSONSchema(conversionFileSchema, { target: 'draft-2020-12' })

@@ -26,8 +26,8 @@ function compare(before: unknown, after: unknown, path: PlanPath, trail: readonl
   const keys = new Set([...Object.keys(isBranch(before) ? before : {}), ...Object.keys(isBranch(after) ? after : {})])
   return [...keys].flatMap((key) => {
     const inner = path === '' ? key : `${path}.${key}`
-    const left = isBranch(before) ? Reflect.get(before, key) : undefined
-    const right = isBranch(after) ? Reflect.get(after, key) : undefined
+    const left = isBranch(before) ? (Reflect.get(before, key) as unknown) : undefined
+    const right = isBranch(after) ? (Reflect.get(after, key) as unknown) : undefined
     if (key === 'id' && trail.length > 0) return []
     return compare(left, right, inner, [...trail, labelOf(inner, key, left, right)], system)
   })

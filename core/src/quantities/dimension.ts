@@ -38,10 +38,12 @@ const unit = (symbol: string, factor: number, also: readonly string[] = [], offs
 const both = (symbol: string): Record<UnitSystem, string> => ({ metric: symbol, imperial: symbol })
 
 const MM_PER_INCH = 25.4
-const W_PER_HP = 745.6998715822702
-const NM_PER_LBF_FT = 1.3558179483314004
-const KG_PER_LB = 0.45359237
 const M_PER_FOOT = 0.3048
+const KG_PER_LB = 0.45359237
+const STANDARD_GRAVITY = 9.80665
+const NM_PER_LBF_FT = KG_PER_LB * STANDARD_GRAVITY * M_PER_FOOT
+/** 550 foot-pounds in a second. */
+const W_PER_HP = 550 * NM_PER_LBF_FT
 
 const mPerMin = unit('m/min', 1, ['mpm', 'metres per minute'])
 const ftPerMin = unit('ft/min', M_PER_FOOT, ['fpm', 'sfm', 'sfpm'])

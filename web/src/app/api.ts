@@ -57,7 +57,7 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: '/api/' }),
   tagTypes: ['Shop', 'Machine', 'Library'],
   endpoints: (b) => ({
-    shops: b.query<Shop[], void>({ query: () => 'shops', providesTags: ['Shop'] }),
+    shops: b.query<Shop[], undefined>({ query: () => 'shops', providesTags: ['Shop'] }),
     shop: b.query<Shop, string>({ query: (id) => `shops/${id}`, providesTags: ['Shop'] }),
     newShop: b.mutation<Shop, { name: string; units: UnitSystem }>({ query: (body) => ({ url: 'shops', method: 'POST', body }), invalidatesTags: ['Shop'] }),
     changeShop: b.mutation<Shop, { id: string; name?: string; units?: UnitSystem }>({
@@ -69,7 +69,7 @@ export const api = createApi({
       },
       invalidatesTags: ['Shop'],
     }),
-    removeShop: b.mutation<void, string>({ query: (id) => ({ url: `shops/${id}`, method: 'DELETE' }), invalidatesTags: ['Shop'] }),
+    removeShop: b.mutation<null, string>({ query: (id) => ({ url: `shops/${id}`, method: 'DELETE' }), invalidatesTags: ['Shop'] }),
     machines: b.query<MachineLine[], string>({ query: (shopId) => `shops/${shopId}/conversions`, providesTags: ['Machine'], keepUnusedDataFor: 0 }),
     newMachine: b.mutation<Conversion, { shopId: string; name: string; machineKind?: MachineKind }>({
       query: ({ shopId, ...body }) => ({ url: `shops/${shopId}/conversions`, method: 'POST', body }),
@@ -79,7 +79,7 @@ export const api = createApi({
       query: ({ shopId, text }) => ({ url: `shops/${shopId}/import`, method: 'POST', body: text, headers: { 'content-type': 'application/json' } }),
       invalidatesTags: ['Machine', 'Shop'],
     }),
-    removeMachine: b.mutation<void, string>({ query: (id) => ({ url: `conversions/${id}`, method: 'DELETE' }), invalidatesTags: ['Machine', 'Shop'] }),
+    removeMachine: b.mutation<null, string>({ query: (id) => ({ url: `conversions/${id}`, method: 'DELETE' }), invalidatesTags: ['Machine', 'Shop'] }),
     conversion: b.query<Conversion, string>({ query: (id) => `conversions/${id}`, keepUnusedDataFor: 0 }),
     revisions: b.query<RevisionLine[], string>({ query: (id) => `conversions/${id}/revisions`, keepUnusedDataFor: 0 }),
     revision: b.query<RevisionLine & { plan: Plan }, { id: string; revision: number }>({ query: ({ id, revision }) => `conversions/${id}/revisions/${revision}` }),

@@ -1,10 +1,11 @@
 import { lazy, Suspense } from 'react'
 import { overlayChanged } from '../app/screenSlice'
 import { useAppDispatch, useAppSelector } from '../app/store'
+
 import { Overlay } from '../parts/Overlay'
+import { Palette } from './Palette'
 import { keyList } from './useKeys'
 
-const Palette = lazy(() => import('./Palette').then((m) => ({ default: m.Palette })))
 const Revisions = lazy(() => import('./Revisions').then((m) => ({ default: m.Revisions })))
 
 /** The dialogs of the conversion screen, one at a time. */

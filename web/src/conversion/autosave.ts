@@ -16,8 +16,8 @@ const edits = isAnyOf(changed, undone, redone, settled, opened)
 
 autosave.startListening({
   matcher: isAnyOf(changed, undone, redone, settled, typedRead, typedUnread, kept),
-  effect: (_action, { getState }) => {
-    const { open } = getState().plan
+  effect: (_action, store) => {
+    const { open } = store.getState().plan
     if (open) writeDraft(open)
   },
 })
@@ -25,15 +25,16 @@ autosave.startListening({
 /** Each edit restarts the pause; then the newest plan is sent, again and again until the server has it. */
 autosave.startListening({
   matcher: edits,
-  effect: async (_action, { getState, dispatch, cancelActiveListeners, delay }) => {
-    cancelActiveListeners()
+  effect: async (_action, store) => {
+    const { dispatch } = store
+    store.cancelActiveListeners()
     const needed = () => {
-      const { open } = getState().plan
+      const { open } = store.getState().plan
       return open && open.plan !== open.keptPlan && !open.theirs ? open : undefined
     }
     if (!needed()) return
     dispatch(keepingChanged({ state: 'keeping' }))
-    await delay(PAUSE_MS)
+    await store.delay(PAUSE_MS)
     for (let open = needed(); open; open = needed()) {
       const answer = await send(open)
       if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
@@ -41,7 +42,7 @@ autosave.startListening({
       else {
         dispatch(keepingChanged({ state: answer.kind, why: answer.why }))
         if (answer.kind === 'refused') return
-        await delay(RETRY_MS)
+        await store.delay(RETRY_MS)
       }
     }
   },

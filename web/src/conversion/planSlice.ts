@@ -52,8 +52,8 @@ const planSlice = createSlice({
     closed: () => ({ open: undefined }),
     changed: ({ open }, { payload: { label, patch } }: PayloadAction<{ label: string; patch: Patch }>) => {
       if (!open) return
-      const inverse = inversePatch(open.plan as Plan, patch)
-      const next = applyPatch(open.plan as Plan, patch)
+      const inverse = inversePatch(open.plan, patch)
+      const next = applyPatch(open.plan, patch)
       if (JSON.stringify(next) === JSON.stringify(open.plan)) return
       open.plan = next
       open.undo = [...open.undo.slice(1 - LONGEST_HISTORY), { label, patch: [...patch], inverse: [...inverse] }]
@@ -62,20 +62,20 @@ const planSlice = createSlice({
     undone: ({ open }) => {
       const step = open?.undo.pop()
       if (!open || !step) return
-      open.plan = applyPatch(open.plan as Plan, step.inverse)
+      open.plan = applyPatch(open.plan, step.inverse)
       open.redo.push(step)
     },
     redone: ({ open }) => {
       const step = open?.redo.pop()
       if (!open || !step) return
-      open.plan = applyPatch(open.plan as Plan, step.patch)
+      open.plan = applyPatch(open.plan, step.patch)
       open.undo.push(step)
     },
     typedUnread: ({ open }, { payload: { path, text, message } }: PayloadAction<TypedText & { path: PlanPath }>) => {
       if (open) open.typed[path] = { text, message }
     },
     typedRead: ({ open }, { payload: path }: PayloadAction<PlanPath>) => {
-      if (open) delete open.typed[path]
+      if (open) open.typed = Object.fromEntries(Object.entries(open.typed).filter(([at]) => at !== path))
     },
     keepingChanged: ({ open }, { payload }: PayloadAction<Keeping>) => {
       if (open) open.keeping = payload

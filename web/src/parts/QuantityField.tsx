@@ -28,6 +28,6 @@ export function PairField({ low, high, label, ...rest }: Omit<Props, 'path' | 't
   const units = useUnits()
   const first = printedAt(low, valueAt(plan, low), units)
   const second = printedAt(high, valueAt(plan, high), units)
-  const printed = second === '' ? first : `${first.replace(/\u00a0.*$/, '')} / ${second}`
+  const printed = second === '' ? first : `${first.replace(/ [^\d ]+$/, '')} / ${second}`
   return <TypedField {...rest} path={low} paths={[low, high]} label={label ?? fieldAt(low)?.label} printed={printed} read={(text) => readPair(low, high, text, units)} />
 }

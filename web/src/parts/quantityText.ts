@@ -34,5 +34,8 @@ export function readPair(low: PlanPath, high: PlanPath, text: string, system: Un
   return { ok: true, value: [set(low, parsed.value[0]), set(high, parsed.value[1])] }
 }
 
+/** A plain space in place of those that keep a line together: in a field nothing breaks, and people edit what they see. */
+const editable = (text: string): string => text.replace(/[\u00a0\u202f]/g, ' ')
+
 export const printedAt = (path: PlanPath, value: unknown, system: UnitSystem, as?: Dimension): string =>
-  typeof value === 'number' ? printQuantity({ value, dimension: as ?? fieldAt(path)?.dimension ?? 'number' }, system) : ''
+  typeof value === 'number' ? editable(printQuantity({ value, dimension: as ?? fieldAt(path)?.dimension ?? 'number' }, system)) : ''

@@ -4,7 +4,7 @@ import { FirstShop } from './FirstShop'
 
 /** The first shop, or the way to it. */
 export function Home() {
-  const { data, error, refetch } = api.useShopsQuery()
+  const { data, error, refetch } = api.useShopsQuery(undefined)
   if (error)
     return (
       <main className="mx-auto flex max-w-[560px] flex-col gap-3 p-8">

@@ -1,6 +1,6 @@
 import type { UnitSystem } from '@zesty/core'
 import { RadioGroup } from 'radix-ui'
-import { useId, useState, type FormEvent } from 'react'
+import { useId, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemText } from '../app/api'
 
@@ -10,19 +10,21 @@ const ways: readonly { units: UnitSystem; title: string; says: string }[] = [
 ]
 
 /** Name and units of a new shop. */
-export function ShopForm() {
+export function ShopForm({ onMade }: { onMade?: () => void }) {
   const navigate = useNavigate()
   const id = useId()
   const [name, setName] = useState('')
   const [units, setUnits] = useState<UnitSystem>('metric')
   const [missing, setMissing] = useState(false)
   const [create, { error, isLoading }] = api.useNewShopMutation()
-  const submit = async (event: FormEvent) => {
+  const submit = async (event: SyntheticEvent) => {
     event.preventDefault()
     setMissing(name.trim() === '')
     if (name.trim() === '') return
     const made = await create({ name: name.trim(), units })
-    if (made.data) await navigate(`/shops/${made.data.id}`)
+    if (!made.data) return
+    onMade?.()
+    await navigate(`/shops/${made.data.id}`)
   }
   return (
     <form className="flex flex-col gap-4" onSubmit={(e) => void submit(e)}>

@@ -14,7 +14,7 @@ import { ShopForm } from './ShopForm'
 /** The machines of a shop, each with its state and next step. */
 export function ShopScreen() {
   const { shopId = '' } = useParams()
-  const { data: shops } = api.useShopsQuery()
+  const { data: shops } = api.useShopsQuery(undefined)
   const { data: shop, error } = api.useShopQuery(shopId)
   const { data: machines, error: machinesError } = api.useMachinesQuery(shopId, { refetchOnMountOrArgChange: true })
   const [adding, setAdding] = useState<'machine' | 'shop'>()
@@ -81,7 +81,7 @@ export function ShopScreen() {
         <NewMachine shopId={shopId} />
       </Overlay>
       <Overlay title="Another shop" open={adding === 'shop'} onClose={() => setAdding(undefined)}>
-        <ShopForm />
+        <ShopForm onMade={() => setAdding(undefined)} />
       </Overlay>
       {removing && <RemoveDialog machine={removing} onClose={() => setRemoving(undefined)} />}
     </div>

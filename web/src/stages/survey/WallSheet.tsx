@@ -1,7 +1,8 @@
-import { parseSupplyWords, printQuantity, set } from '@zesty/core'
+import { parseSupplyWords, set } from '@zesty/core'
 import { usePlan, useUnits } from '../../conversion/openPlan'
 import { Choices, ChoiceField, YesNoField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
+import { printedAt } from '../../parts/quantityText'
 import { TypedField } from '../../parts/TypedField'
 
 /** What the socket gives, in the shop's own words. */
@@ -41,7 +42,7 @@ export function WallSheet() {
 function WallField() {
   const { supply } = usePlan()
   const units = useUnits()
-  const printed = supply.voltageV === undefined ? '' : printQuantity({ value: supply.voltageV, dimension: 'voltage' }, units)
+  const printed = printedAt('supply.voltageV', supply.voltageV, units)
   return (
     <TypedField
       path="supply.voltageV"
