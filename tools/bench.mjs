@@ -156,7 +156,7 @@ const assetSize = (url) => gzipSync(readFileSync(join(root, '.local', 'build', '
 
 /**
  * Types other powers into the plate and measures, in the page, from the key that commits one to
- * the second frame after it, when the chain that shows it has been painted.
+ * the frame after the one in which the chain has changed, by when that one has been painted.
  * @param {import('@playwright/test').Page} page @returns {Promise<number[]>}
  */
 async function keystrokes(page) {
@@ -166,11 +166,12 @@ async function keystrokes(page) {
   for (let i = 0; i < KEYSTROKES; i += 1) {
     await power.fill(`${(1 + i / 100).toFixed(2)} kW`)
     await page.evaluate(`void (window.took = new Promise((resolve) => addEventListener('keydown', (event) => {
-      const before = document.querySelector('nav[aria-label^="The chain"]').innerText
-      const watch = () => requestAnimationFrame(() => requestAnimationFrame(() => {
-        if (document.querySelector('nav[aria-label^="The chain"]').innerText === before) return watch()
-        resolve(performance.now() - event.timeStamp)
-      }))
+      const chain = document.querySelector('nav[aria-label^="The chain"]')
+      const before = chain.textContent
+      const watch = () => requestAnimationFrame(() => {
+        if (chain.textContent === before) watch()
+        else requestAnimationFrame(() => resolve(performance.now() - event.timeStamp))
+      })
       watch()
     }, { once: true, capture: true })))`)
     await power.press('Enter')

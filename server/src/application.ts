@@ -34,7 +34,8 @@ export async function createApplication({ db, webRoot, open = false }: Applicati
   if (!open) app.use(onlyLocalNames)
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.useGlobalFilters(new ProblemFilter())
-  SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Zesty Lathe').setDescription('Shops, conversions and the library').setVersion('1').build()))
+  // Made when first asked for: most servers never are.
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Zesty Lathe').setDescription('Shops, conversions and the library').setVersion('1').build()))
   if (webRoot !== undefined) servePage(app, webRoot)
   return app
 }

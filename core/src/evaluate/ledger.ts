@@ -60,14 +60,12 @@ export class Ledger {
 
   /** A figure that is decided elsewhere (a setting), booked with what it rests on. */
   stated(naming: Naming, value: number, basis: Figure['basis'], from: readonly Reading[], note?: string): Figure {
-    return this.keep({
-      ...naming,
-      value,
-      basis,
-      restsOnTypical: basis === 'typical' || restOnTypical(from),
-      from: from.filter(isKnown).map((f) => inputLine(f.id, f)),
-      ...(note ? { source: note } : {}),
-    })
+    const { id, label, dimension } = naming
+    const lines: FigureInput[] = []
+    for (const f of from) if (isKnown(f)) lines.push(inputLine(f.id, f))
+    const figure: Figure = { id, label, value, dimension, basis, restsOnTypical: basis === 'typical' || restOnTypical(from), from: lines }
+    if (note !== undefined) figure.source = note
+    return this.keep(figure)
   }
 
   block(naming: Pick<Naming, 'id' | 'label'>, from: readonly Reading[], refusal?: string): Blocked {
@@ -83,27 +81,37 @@ export class Ledger {
     names: Record<K, Naming>,
     inputs: Record<string, Input>,
   ): Record<K, Reading> & { output?: z.output<O> } {
-    const readings = Object.values(inputs).flatMap((input) => (input === undefined ? [] : isRaw(input) ? [...(input.from ?? [])] : [input]))
-    const keys = Object.keys(names) as K[]
-    const each = (make: (key: K) => Reading) => Object.fromEntries(keys.map((k) => [k, make(k)])) as Record<K, Reading>
-    if (readings.some((r) => !isKnown(r))) return each((k) => this.block(names[k], readings))
-    const lines = Object.entries(inputs).flatMap(([key, input]) => (input === undefined ? [] : [lineOf(key, input)]))
-    const result = rule.run(Object.fromEntries(Object.entries(inputs).flatMap(([key, input]) => (input === undefined ? [] : [[key, plainValue(input)]]))))
-    if (!result.ok) {
-      const why = result.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ')
-      return each((k) => this.block(names[k], [], why))
+    // One pass and no copies: this runs for every figure at every keystroke.
+    const values: Record<string, unknown> = {}
+    const lines: FigureInput[] = []
+    const unknown: Reading[] = []
+    let restsOnTypical = false
+    const see = (reading: Reading): void => {
+      if (!isKnown(reading)) unknown.push(reading)
+      else if (reading.restsOnTypical) restsOnTypical = true
     }
-    const made = each((k) =>
-      this.keep({
-        ...names[k],
-        value: Number(result.value[k]),
-        basis: 'computed',
-        restsOnTypical: restOnTypical(readings),
-        ruleId: rule.id,
-        from: lines,
-      }),
-    )
-    return { ...made, output: result.value }
+    for (const [key, input] of Object.entries(inputs)) {
+      if (input === undefined) continue
+      if (isRaw(input)) {
+        values[key] = input.raw
+        lines.push({ key, label: input.label, value: input.shown })
+        input.from?.forEach(see)
+        continue
+      }
+      see(input)
+      if (!isKnown(input)) continue
+      values[key] = input.value
+      lines.push(inputLine(key, input))
+    }
+    const made: Partial<Record<K, Reading>> & { output?: z.output<O> } = {}
+    const result = unknown.length > 0 ? undefined : rule.run(values)
+    for (const key of Object.keys(names) as K[]) {
+      const { id, label, dimension } = names[key]
+      if (result?.ok) made[key] = this.keep({ id, label, value: Number(result.value[key]), dimension, basis: 'computed', restsOnTypical, ruleId: rule.id, from: lines }) as (typeof made)[K]
+      else made[key] = this.block(names[key], unknown, result?.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ')) as (typeof made)[K]
+    }
+    if (result?.ok) made.output = result.value
+    return made as Record<K, Reading> & { output?: z.output<O> }
   }
 }
 
@@ -111,11 +119,4 @@ const restOnTypical = (readings: readonly Reading[]): boolean => readings.some((
 
 const missingOf = (readings: readonly Reading[]): PlanPath[] => [...new Set(readings.flatMap((r) => (isKnown(r) ? [] : r.missing)))]
 
-const plainValue = (input: Reading | Raw): unknown => (isRaw(input) ? input.raw : isKnown(input) ? input.value : undefined)
-
 const inputLine = (key: string, f: Figure): FigureInput => ({ key, label: f.label, value: f.value, dimension: f.dimension, basis: f.basis, figureId: f.id })
-
-function lineOf(key: string, input: Reading | Raw): FigureInput {
-  if (isRaw(input)) return { key, label: input.label, value: input.shown }
-  return isKnown(input) ? inputLine(key, input) : { key, label: input.label, value: 'not known' }
-}

@@ -1,7 +1,7 @@
 import { fieldAt, settingIds, type Plan, type SettingId } from '../plan'
 import { sayText } from '../quantities'
 import { derivations, type SettingSources } from '../settings/deriveSettings'
-import type { SettingLine, SettingValue } from '../settings/settingLine'
+import type { Derived, SettingLine, SettingValue } from '../settings/settingLine'
 import { isKnown, type Reading } from './figure'
 import type { Ledger } from './ledger'
 
@@ -18,8 +18,13 @@ export interface SettingsFacts {
 /** The settings card, and the numbers among it that other figures rest on. */
 export function settingsFacts(sources: SettingSources, ledger: Ledger): SettingsFacts {
   const { plan } = sources
-  const lines = settingIds.map((id) => settingLine(id, sources))
-  const acting = (id: SettingId): Reading => actingReading(plan, ledger, lines, id, derivations[id](sources).from)
+  const rests = new Map<SettingId, readonly Reading[]>()
+  const lines = settingIds.map((id) => {
+    const derived = derivations[id](sources)
+    rests.set(id, derived.from)
+    return settingLine(id, plan, derived)
+  })
+  const acting = (id: SettingId): Reading => actingReading(plan, ledger, lines, id, rests.get(id) ?? [])
   return {
     lines,
     minimumHz: acting('minimumHz'),
@@ -30,9 +35,8 @@ export function settingsFacts(sources: SettingSources, ledger: Ledger): Settings
   }
 }
 
-function settingLine(id: SettingId, sources: SettingSources): SettingLine {
-  const { chosen, inDrive } = sources.plan.settings
-  const derived = derivations[id](sources)
+function settingLine(id: SettingId, { settings }: Plan, derived: Derived): SettingLine {
+  const { chosen, inDrive } = settings
   const own: SettingValue | undefined = chosen[id]
   const held: SettingValue | undefined = inDrive[id]
   const value = own ?? derived.value

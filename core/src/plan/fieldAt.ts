@@ -12,13 +12,17 @@ export interface PlanField extends FieldMeta {
   max?: number
 }
 
-const cache = new Map<PlanPath, PlanField | undefined>()
+const cache = new Map<PlanPath, PlanField>()
 
 /** The schema's description of the field at a path; undefined where the schema has no such field. */
 export function fieldAt(path: PlanPath): PlanField | undefined {
+  const known = cache.get(path)
+  if (known !== undefined) return known
+  // The items of a list are alike, so one description serves every index.
   const key = path.replace(/\.\d+/g, '.0')
-  if (!cache.has(key)) cache.set(key, describe(key))
-  return cache.get(key)
+  const field = cache.get(key) ?? describe(key)
+  if (field) cache.set(key, field).set(path, field)
+  return field
 }
 
 function describe(path: PlanPath): PlanField | undefined {

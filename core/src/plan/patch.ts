@@ -17,8 +17,14 @@ type Tree = Record<string, unknown> | unknown[]
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null
 
 /** What stands at a path, or undefined. */
-export const valueAt = (plan: unknown, path: PlanPath): unknown =>
-  path.split('.').reduce<unknown>((at, key) => (isTree(at) && Object.hasOwn(at, key) ? Reflect.get(at, key) : undefined), plan)
+export function valueAt(plan: unknown, path: PlanPath): unknown {
+  let at: unknown = plan
+  for (const key of path.split('.')) {
+    if (!isTree(at) || !Object.hasOwn(at, key)) return undefined
+    at = (at as Record<string, unknown>)[key]
+  }
+  return at
+}
 
 function withValue(tree: unknown, keys: readonly string[], value: unknown): unknown {
   const [key, ...rest] = keys

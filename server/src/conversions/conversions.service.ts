@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import { Inject, Injectable } from '@nestjs/common'
-import { conversionFile, emptyPlan, evaluate, readConversionFile, readPlan, type Plan } from '@zesty/core'
+import { conversionFile, emptyPlan, evaluate, PLAN_VERSION, readConversionFile, readPlan, type Plan } from '@zesty/core'
 import { and, asc, desc, eq } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
@@ -12,12 +12,15 @@ const columns = { id: conversions.id, shopId: conversions.shopId, revision: conv
 type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
 
-/** Stored plans may be of an older version; they are upgraded on the way out. */
+/** Only validated plans are stored, so one of this release's version is what it says; older ones are upgraded. */
 function opened(row: Row): Conversion {
+  if (isCurrent(row.plan)) return { ...row, plan: row.plan }
   const read = readPlan(row.plan)
   if (!read.ok) throw new Error(`The stored plan of ${row.id} does not validate: ${JSON.stringify(read.faults)}`)
   return { ...row, plan: read.value }
 }
+
+const isCurrent = (plan: unknown): plan is Plan => typeof plan === 'object' && plan !== null && 'schemaVersion' in plan && plan.schemaVersion === PLAN_VERSION
 
 @Injectable()
 export class ConversionsService {

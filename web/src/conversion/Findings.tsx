@@ -1,6 +1,6 @@
 import { sayText, type Finding, type Severity, type StageId } from '@zesty/core'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../app/notice'
 import { useAppDispatch } from '../app/store'
 import { FigureValue } from '../parts/FigureValue'
 import { Mark } from '../parts/Mark'
@@ -63,7 +63,7 @@ function FindingCard({ finding }: { finding: Finding }) {
                 className={`btn ${i === 0 ? 'btn-main' : ''}`}
                 onClick={() => {
                   change(label, remedy.patch)
-                  toast(label, { action: { label: 'Undo', onClick: () => dispatch(undone()) } })
+                  notice(label, { label: 'Undo', onClick: () => void dispatch(undone()) })
                 }}
               >
                 {label}

@@ -1,5 +1,4 @@
 import { Download, History, Keyboard, Moon, Redo2, Ruler, Search, Undo2 } from 'lucide-react'
-import { format } from 'date-fns'
 import { Link } from 'react-router'
 import { api } from '../app/api'
 import { Brand } from '../app/Brand'
@@ -63,11 +62,13 @@ export function TopBar() {
   )
 }
 
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+
 /** Kept, keeping, or waiting for the server; in words, announced as it changes. */
 function KeptState() {
   const { keeping } = useOpen()
   const words = {
-    kept: () => (keeping.state === 'kept' ? `Kept ${format(new Date(keeping.at), 'HH:mm')}` : ''),
+    kept: () => (keeping.state === 'kept' ? `Kept ${clock.format(new Date(keeping.at))}` : ''),
     keeping: () => 'Keeping',
     waiting: () => 'Waiting for the server',
     refused: () => 'Not kept',

@@ -1,7 +1,7 @@
 import { set, type Patch } from '@zesty/core'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { api, problemText } from '../app/api'
+import { notice } from '../app/notice'
 import { useChange, useOpen, usePlan } from '../conversion/openPlan'
 
 /** Takes a plate from the shop's library, or keeps this one there for other machines. */
@@ -17,7 +17,7 @@ export function Library({ kind }: { kind: 'motor' | 'drive' }) {
   const keepIt = async () => {
     const called = name.trim() || `${plan.name}, ${kind}`
     const result = await keep({ shopId, kind, name: called, item: plan[kind] })
-    toast(result.error ? problemText(result.error) : `${called} is in the library`)
+    notice(result.error ? problemText(result.error) : `${called} is in the library`)
     if (!result.error) setName('')
   }
   return (

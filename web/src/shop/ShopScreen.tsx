@@ -1,8 +1,8 @@
 import { Moon, Plus, Trash2, Upload } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { toast } from 'sonner'
 import { api, problemText, type MachineLine, type Shop } from '../app/api'
+import { notice } from '../app/notice'
 import { Brand } from '../app/Brand'
 import { switchTheme } from '../app/theme'
 import { Overlay } from '../parts/Overlay'
@@ -109,7 +109,7 @@ function ImportButton({ shopId }: { shopId: string }) {
     }
     const result = await importMachine({ shopId, text: await file.text() })
     if (result.data) {
-      toast(`${result.data.plan.name} was taken in`)
+      notice(`${result.data.plan.name} was taken in`)
       await navigate(`/conversions/${result.data.id}`)
     } else setRefusal(`${file.name} was not taken in, and nothing was changed. ${problemText(result.error)}`)
   }
