@@ -16,7 +16,7 @@ const cell = (text: string): string => text.replace(/\|/g, '\\|')
 
 /** The page docs/rules.md, made from the registry. */
 export function rulesPage(rules: Iterable<Rule>): string {
-  const parts = ['# Rules', '', 'Every figure comes from one of these. Made from the registry by `./zesty rule --page`; do not edit.', '']
+  const parts = ['# Rules', '', 'Every figure comes from one of these. Made from the registry by `./zesty docs`; do not edit.', '']
   for (const r of rules) {
     const d = describeRule(r)
     const example = r.run(d.example)
