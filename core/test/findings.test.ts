@@ -74,6 +74,8 @@ describe('each mistake is found', () => {
     ['spindle.lowest-over-highest', 'stop', [set('settings.chosen.minimumHz', 60), set('settings.chosen.maximumHz', 50)]],
     ['controls.emergency-stop/none', 'stop', [set('controls.emergencyStop', 'none')]],
     ['controls.emergency-stop/stop-input', 'watch', [set('controls.emergencyStop', 'stop-input')]],
+    ['controls.emergency-stop/ramp-input', 'watch', [set('controls.emergencyStop', 'ramp-input')]],
+    ['controls.emergency-stop/ramp-input', 'stop', [set('controls.emergencyStop', 'ramp-input'), set('survey.spindleNose', 'threaded'), set('controls.reverseWanted', false)]],
     ['controls.emergency-stop/coast-input', 'watch', [set('controls.emergencyStop', 'coast-input')]],
     ['controls.reset-starts', 'stop', [set('controls.resetStarts', true)]],
     ['controls.knob-as-stop', 'stop', [set('controls.stopBy', 'knob-zero')]],

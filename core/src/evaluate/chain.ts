@@ -1,5 +1,5 @@
 import { severities, linkIds, type Finding, type LinkId, type Severity } from '../findings/finding'
-import { connections } from '../plan'
+import type { Connection } from '../plan'
 import { amount, amps, hertz, newtonMetres, printNumber, rpm, say, volts, type Said } from '../quantities'
 import type { Facts } from './facts'
 import { numberOf } from './figure'
@@ -45,13 +45,15 @@ function driveText({ plan, drive, speeds, settings }: Facts): Text {
   }
 }
 
+const linkWords: Record<Connection, string> = { star: 'Star', delta: 'Delta', low: 'Parallel', high: 'Series', fixed: 'One voltage' }
+
 function motorText({ motor, speeds }: Facts): Text {
   const [poles, current, torque, k] = [motor.poles, motor.plateCurrentA, motor.torqueNm, speeds.fluxFraction].map(numberOf)
   if (poles === undefined && torque === undefined) return unknown('the nameplate')
-  const links = motor.connection === undefined ? 'Links?' : motor.connection === 'fixed' ? 'One voltage' : connections[motor.connection].split(' ')[0]
+  const links = motor.connection === undefined ? 'Links?' : linkWords[motor.connection]
   const weak = k !== undefined && k < 0.9 && torque !== undefined
   return {
-    headline: say`${links ?? ''}${poles === undefined ? '' : `, ${poles}-pole`}${current === undefined ? '' : say`, ${amps(current)}`}`,
+    headline: say`${links}${poles === undefined ? '' : `, ${poles}-pole`}${current === undefined ? '' : say`, ${amps(current)}`}`,
     detail: torque === undefined ? say`torque not known yet` : weak ? say`${newtonMetres(torque * k * k)} of ${newtonMetres(torque)} left` : say`${newtonMetres(torque)}`,
     known: poles !== undefined && current !== undefined,
   }

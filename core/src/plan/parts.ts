@@ -105,6 +105,7 @@ export const stopMeans = {
 export const emergencyStops = {
   none: 'None',
   'stop-input': 'Mushroom, stop input',
+  'ramp-input': 'Mushroom, quick-ramp input',
   'coast-input': 'Mushroom, coast input',
   'safe-torque-off': 'Safe torque off',
   contactor: 'Supply contactor',
