@@ -14,6 +14,8 @@ function faults(id: string, input: unknown): string[] {
   return result.faults.map((f) => `${f.field} ${f.message}`)
 }
 
+const circuit = { r1Ohm: 1.35, x1Ohm: 1.9, r2Ohm: 1.25, x2Ohm: 1.9, xmOhm: 38, ratedFrequencyHz: 50, poles: 4 }
+
 describe('examples from the engineering sheet', () => {
   const examples: [string, Record<string, unknown>, Record<string, number | boolean>, number][] = [
     ['motor.poles-from-nameplate', { ratedSpeedRpm: 1420, ratedFrequencyHz: 50 }, { poles: 4, synchronousRpm: 1500, slip: 0.05333 }, 5],
@@ -31,6 +33,28 @@ describe('examples from the engineering sheet', () => {
     ['drivetrain.speed', { frequencyHz: 50, poles: 4, slip: 0.05, stages: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] }, { spindleRpm: 572.5, speedRatio: 0.4018, reversed: false }, 1],
     ['inertia.cylinder', { outerMm: 250, lengthMm: 60 }, { massKg: 23.12, inertiaKgM2: 0.18063 }, 2],
     ['workholding.wheel-speed', { diameterMm: 200, speedRpm: 3600, markedMPerS: 35 }, { speedMPerS: 37.699, permitted: false }, 3],
+    ['motor.operating-point', { circuit, voltageV: 230, frequencyHz: 50, slip: 0.05 }, { currentA: 5.912, powerFactor: 0.7851, inputW: 1849, airGapW: 1707.5, torqueNm: 10.87, speedRpm: 1425 }, 1],
+    ['motor.operating-point', { circuit, voltageV: 120, frequencyHz: 25, slip: 0.08 }, { currentA: 5.179, powerFactor: 0.7575, inputW: 815.3, airGapW: 706.7, torqueNm: 8.998, speedRpm: 690 }, 1],
+    ['motor.low-speed-pull', { circuit, frequencyHz: 5, outputVoltageV: 23 }, { peakNm: 5.65 }, 2],
+    ['motor.low-speed-pull', { circuit, frequencyHz: 5, outputVoltageV: 33 }, { peakNm: 11.63 }, 2],
+    ['motor.boost-limit', { boostV: 10, r1Ohm: 1.35, ratedCurrentA: 6 }, { currentA: 4.277, permitted: true }, 3],
+    ['motor.insulation-check', { testMOhm: 20, temperatureC: 20, voltageV: 400 }, { at40CMOhm: 5 }, 6],
+    ['drive.ramp-time', { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 11.2, frictionNm: 1.2 }, { seconds: 4.398 }, 3],
+    ['drive.brake-resistor', { inertiaKgM2: 0.35, speedRpm: 1200, stopSeconds: 3, frictionNm: 1.2, efficiency: 0.8, chopperV: 385, minOhm: 80, cycleSeconds: 60 }, { energyJ: 2029.8, peakW: 1353.2, averageW: 33.83, maxOhm: 109.53, feasible: false }, 1],
+    ['drive.brake-resistor', { inertiaKgM2: 0.35, speedRpm: 1200, stopSeconds: 3, frictionNm: 1.2, efficiency: 0.8, chopperV: 385, minOhm: 60, cycleSeconds: 60 }, { suggestedOhm: 82, feasible: true }, 6],
+    ['drive.stop-without-resistor', { inertiaKgM2: 0.35, speedRpm: 1200, frictionNm: 1.2, efficiency: 0.8, busCapacitanceF: 680e-6, busV: 325.27, tripV: 395, lossW: 40 }, { seconds: 26.24, coastSeconds: 36.65 }, 2],
+    ['drive.reflected-wave', { cableM: 15, busV: 325, riseTimeS: 2e-7 }, { criticalM: 15, peakV: 650 }, 6],
+    ['drive.earth-leakage', { capacitanceF: 1e-7, voltageV: 230, frequencyHz: 50 }, { currentA: 0.0072257 }, 6],
+    ['cable.voltage-drop', { currentA: 18, lengthM: 15, areaMm2: 2.5, phases: 1 }, { dropV: 3.78, hotDropV: 4.86 }, 6],
+    ['supply.protection', { inputA: 13.23, plateInputA: 14.5, region: 'iec', topology: 'line-neutral' }, { ratingA: 20 }, 6],
+    ['supply.protection', { inputA: 13.23, plateInputA: 14.5, manualMaximumA: 16, region: 'iec', topology: 'line-neutral' }, { ratingA: 16 }, 6],
+    ['supply.protection', { inputA: 22, plateInputA: 20, region: 'nec', topology: 'line-line' }, { ratingA: 30 }, 6],
+    ['supply.cable', { loadA: 14.5, protectionA: 20, lengthM: 15, system: 'metric', method: 'C', phases: 1, voltageV: 230 }, { size: 2.5, ampacityA: 27, earthSize: 2.5, dropPercent: 1.702 }, 3],
+    ['supply.cable', { loadA: 18, protectionA: 20, lengthM: 30, system: 'awg', method: 'conduit', phases: 1, voltageV: 120 }, { size: 8 }, 6],
+    ['supply.transformer', { inputA: 10, voltageV: 240 }, { kVA: 3 }, 6],
+    ['supply.generator', { inputA: 10, voltageV: 240 }, { kVA: 4.8, comfortableKVA: 7.2 }, 6],
+    ['supply.converter', { motors: [{ powerW: 1500 }, { powerW: 2200, hardStart: true }] }, { idlerW: 4400 }, 6],
+    ['supply.inrush', {}, { waitSeconds: 120, typical: true }, 6],
     ['cutting.speed', { surfaceSpeedMPerMin: 30, diameterMm: 25 }, { speedRpm: 381.97 }, 2],
   ]
   test.each(examples)('%s %j', (id, input, expected, digits) => {
@@ -97,6 +121,65 @@ describe('drive train', () => {
   })
   test('names the stage that lacks a size', () => {
     expect(faults('drivetrain.speed', { frequencyHz: 50, poles: 4, slip: 0, stages: [{ kind: 'direct' }, { kind: 'v-belt', driverMm: 90 }] })).toEqual([expect.stringMatching(/^stages\[1\]\.drivenMm is missing/)])
+  })
+})
+
+describe('torque capability', () => {
+  const at = (frequencyHz: number, extra = {}) => run('motor.torque-capability', { frequencyHz, ratedFrequencyHz: 50, ratedTorqueNm: 10, breakdownRatio: 2.6, cooling: 'shaft-fan', ...extra })
+  test('follows the fan to base, and the two limits above it, which cross at fb b/1.3', () => {
+    expect(at(25)).toMatchObject({ continuousNm: 8.7, peakNm: 26 })
+    expect(at(100)['continuousNm']).toBeCloseTo(5, 9)
+    expect(at(100)['peakNm']).toBeCloseTo(6.5, 9)
+    expect(at(125)['continuousNm']).toBeCloseTo((10 * 2.6 * 0.16) / 1.3, 9)
+  })
+  test('a blower, a constant-torque plate, and what is not known', () => {
+    expect([at(0, { cooling: 'blower' })['continuousNm'], at(1, { cooling: 'blower' })['continuousNm']]).toEqual([7, 10])
+    expect(at(5, { inverterDutyRatio: 10 })['continuousNm']).toBe(10)
+    expect('continuousNm' in at(3)).toBe(false)
+  })
+})
+
+describe('terminal links', () => {
+  const links = (leads: string, connection: string, names?: string) => run('motor.terminal-links', { leads, connection, names }) as unknown as { links: string[][]; lines: object }
+  test('six leads', () => {
+    expect(links('6', 'delta')).toEqual({ links: [['U1', 'W2'], ['V1', 'U2'], ['W1', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } })
+    expect(links('6', 'star').links.map((g) => [...g].sort())).toEqual([['U2', 'V2', 'W2']])
+  })
+  test('nine and twelve leads', () => {
+    expect(links('9-star', 'low').links).toEqual([['1', '7'], ['2', '8'], ['3', '9'], ['4', '5', '6']])
+    expect(links('9-star', 'high').links).toEqual([['4', '7'], ['5', '8'], ['6', '9']])
+    expect(links('9-delta', 'low').links).toEqual([['1', '6', '7'], ['2', '4', '8'], ['3', '5', '9']])
+    expect(links('9-delta', 'high')).toEqual(links('9-star', 'high'))
+    for (const connection of ['low-star', 'low-delta', 'high-star', 'high-delta']) {
+      const { links: groups, lines } = links('12', connection)
+      const used = [...groups.flat(), ...Object.values(lines).filter((l) => !groups.flat().includes(String(l)))]
+      expect(new Set(used).size).toBe(12)
+      expect(used).toHaveLength(12)
+    }
+  })
+  test('a connection the leads do not have is refused with those they have', () => {
+    expect(faults('motor.terminal-links', { leads: '9-star', connection: 'delta' })).toEqual(['connection must be one of low, high for 9-star leads'])
+  })
+})
+
+describe('protection and cable', () => {
+  test('earth-leakage device by how the drive stands', () => {
+    const type = (topology: string) => run('supply.protection', { inputA: 8, plateInputA: 8, region: 'iec', topology })['earthLeakageType']
+    expect(['line-neutral', 'line-line', 'doubler', 'three-phase'].map(type)).toEqual(['F', 'B', 'B', 'B'])
+  })
+  test('a manual that allows less than the load is refused', () => {
+    expect(faults('supply.protection', { inputA: 13, plateInputA: 14.5, manualMaximumA: 13, region: 'iec', topology: 'line-neutral' })[0]).toMatch(/^manualMaximumA must be at least the larger input, 14\.5 A/)
+  })
+  test('load, protection and ampacity in that order, heat and company counted', () => {
+    const cable = { loadA: 14.5, protectionA: 20, lengthM: 5, system: 'metric', method: 'C', phases: 1, voltageV: 230 }
+    expect(faults('supply.cable', { ...cable, protectionA: 13 })[0]).toMatch(/^protectionA must be at least loadA/)
+    expect(run('supply.cable', { ...cable, ambientC: 50 })['size']).toBe(4)
+    expect(run('supply.cable', { ...cable, grouped: 3 })['size']).toBe(4)
+    expect(faults('supply.cable', { ...cable, protectionA: 63, loadA: 60 })[0]).toMatch(/^loadA needs a larger cable/)
+    expect(faults('supply.cable', { ...cable, method: 'cord' })[0]).toMatch(/^method must be one of C, B2/)
+  })
+  test('a stop that friction makes by itself needs no resistor', () => {
+    expect(run('drive.brake-resistor', { inertiaKgM2: 0.05, speedRpm: 1000, stopSeconds: 20, frictionNm: 2, efficiency: 0.8, chopperV: 385, minOhm: 80, cycleSeconds: 60 })).toMatchObject({ energyJ: 0, averageW: 0, feasible: true })
   })
 })
 

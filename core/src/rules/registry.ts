@@ -3,6 +3,7 @@ import { cuttingSpeed } from '../cutting/cuttingSpeed'
 import * as drive from '../drive'
 import * as drivetrain from '../drivetrain'
 import * as motor from '../motor'
+import * as supply from '../supply'
 import * as workholding from '../workholding'
 import type { Rule } from './rule'
 
@@ -17,10 +18,29 @@ const all = [
   motor.flux,
   motor.safeSpeed,
   motor.fanCooling,
+  motor.operatingPoint,
+  motor.equivalentCircuit,
+  motor.torqueCapability,
+  motor.lowSpeedPull,
+  motor.boostLimit,
+  motor.terminalLinks,
+  motor.insulationCheck,
   drive.busVoltage,
   drive.outputVoltage,
   drive.inputCurrent,
   drive.singlePhaseRating,
+  drive.rampTime,
+  drive.brakeResistor,
+  drive.stopWithoutResistor,
+  drive.reflectedWave,
+  drive.earthLeakage,
+  supply.protection,
+  supply.cable,
+  supply.voltageDrop,
+  supply.transformer,
+  supply.generator,
+  supply.converter,
+  supply.inrush,
   drivetrain.beltLength,
   drivetrain.beltCentreDistance,
   drivetrain.beltSpeed,

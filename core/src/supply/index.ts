@@ -1,0 +1,4 @@
+export * from './voltageDrop'
+export * from './protection'
+export * from './cable'
+export * from './sources'
