@@ -1,7 +1,7 @@
 // @ts-check
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { startCluster } from './cluster.mjs'
+import { isFree, startCluster } from './cluster.mjs'
 import { root } from './paths.mjs'
 import { ensureApplication } from './setUp.mjs'
 import { Trouble } from './trouble.mjs'
@@ -67,27 +67,17 @@ export async function start(args) {
   console.log(`Zesty Lathe is at ${serving.url}  (Ctrl-C stops it)`)
 }
 
-/** @param {(o: object) => Promise<{url: string, notes: string[], close: () => Promise<void>}>} serve @param {object} common @param {number | undefined} chosen */
+/** @param {(o: object) => Promise<{url: string, notes: string[], close: () => Promise<void>}>} serve @param {{host: string}} common @param {number | undefined} chosen */
 async function listen(serve, common, chosen) {
   if (chosen !== undefined) {
-    try {
-      return await serve({ ...common, port: chosen })
-    } catch (error) {
-      if (isBusy(error)) throw new Trouble(`Port ${chosen} is in use by another program. Choose another with --port, or leave it out.`)
-      throw error
-    }
+    if (!(await isFree(chosen, common.host))) throw new Trouble(`Port ${chosen} is in use by another program, or not yours to use. Choose another with --port, or leave it out.`)
+    return serve({ ...common, port: chosen })
   }
   for (let port = FIRST_PORT; port < FIRST_PORT + PORTS_TRIED; port += 1) {
-    try {
-      const serving = await serve({ ...common, port })
-      if (port !== FIRST_PORT) console.log(`Port ${FIRST_PORT} is in use by another program, so this is port ${port}.`)
-      return serving
-    } catch (error) {
-      if (!isBusy(error)) throw error
-    }
+    if (!(await isFree(port, common.host))) continue
+    const serving = await serve({ ...common, port })
+    if (port !== FIRST_PORT) console.log(`Port ${FIRST_PORT} is in use by another program, so this is port ${port}.`)
+    return serving
   }
   throw new Trouble(`Ports ${FIRST_PORT} to ${FIRST_PORT + PORTS_TRIED - 1} are all in use. Choose one with --port.`)
 }
-
-/** @param {unknown} error */
-const isBusy = (error) => error instanceof Error && 'code' in error && (error.code === 'EADDRINUSE' || error.code === 'EACCES')

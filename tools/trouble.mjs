@@ -15,6 +15,7 @@ const plain = {
   EDQUOT: 'The disk quota is used up. Free some space and try again; nothing that was kept is lost.',
   EACCES: 'A file may not be read or written',
   EROFS: 'The disk is read-only',
+  ECONNREFUSED: 'The database does not answer. Where DATABASE_URL is set, is that server running?',
 }
 
 /** Ends the process with one clear line. @param {unknown} error @returns {never} */

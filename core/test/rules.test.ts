@@ -143,7 +143,7 @@ describe('terminal links', () => {
   const links = (leads: string, connection: string, names?: string) => run('motor.terminal-links', { leads, connection, names }) as unknown as { links: string[][]; lines: object }
   test('six leads', () => {
     expect(links('6', 'delta')).toEqual({ links: [['U1', 'W2'], ['V1', 'U2'], ['W1', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } })
-    expect(links('6', 'star').links.map((g) => [...g].sort())).toEqual([['U2', 'V2', 'W2']])
+    expect(links('6', 'star').links.map((g) => [...g].sort() as string[])).toEqual([['U2', 'V2', 'W2']])
   })
   test('nine and twelve leads', () => {
     expect(links('9-star', 'low').links).toEqual([['1', '7'], ['2', '8'], ['3', '9'], ['4', '5', '6']])
