@@ -35,7 +35,7 @@ export async function createApplication({ db, webRoot, open = false }: Applicati
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.useGlobalFilters(new ProblemFilter())
   // Made when first asked for: most servers never are.
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Zesty Lathe').setDescription('Shops, conversions and the library').setVersion('1').build()))
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Zesty Lathe').setDescription('Shops, conversions and the library').setVersion('1').build()), { customSiteTitle: 'Zesty Lathe API', customCss: '.topbar { display: none }' })
   if (webRoot !== undefined) servePage(app, webRoot)
   return app
 }

@@ -10,7 +10,7 @@ const essentials: Record<StageId, readonly PlanPath[]> = {
   survey: ['survey.machineKind', 'supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA', 'supply.isolatorInReach', 'survey.spindleNose', 'survey.positions', 'survey.jobs', 'survey.holders'],
   motor: ['motor.kind', 'motor.powerW', 'motor.lowVoltageV', 'motor.lowVoltageA', 'motor.ratedFrequencyHz', 'motor.ratedSpeedRpm', 'motor.frame', 'motor.cooling', 'motor.leads', 'motor.connection'],
   drive: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA', 'drive.ratedInputA', 'drive.control'],
-  speeds: ['survey.mainPositionId'],
+  speeds: ['survey.positions', 'survey.jobs', 'survey.mainPositionId'],
   settings: ['controls.runBy', 'controls.stopBy', 'controls.emergencyStop', 'controls.reference', 'drive.lineStartLockout', 'settings.state'],
 }
 
@@ -68,8 +68,9 @@ export function missingFields(plan: Plan, blocked: Iterable<Blocked>, figures: R
 }
 
 export function stageStates(missing: readonly Missing[], findings: readonly Finding[]): StageLine[] {
+  const unknown = new Set(missing.map((m) => m.path))
   return stageIds.map((id) => {
-    const lacking = missing.filter((m) => m.stage === id && essentials[id].includes(m.path)).length
+    const lacking = essentials[id].filter((path) => unknown.has(path)).length
     const here = findings.filter((f) => f.stage === id)
     const stops = here.filter((f) => f.severity === 'stop').length
     const watches = here.filter((f) => f.severity === 'watch').length

@@ -15,9 +15,9 @@ interface Part {
 /** The captions of the drawing, left to right; each leads to the fields it is about. */
 function parts(plan: Plan, units: 'metric' | 'imperial', ratio: string): Part[] {
   const { survey, supply, motor, drive } = plan
-  const volts = supply.voltageV === undefined ? 'not known yet' : `${printQuantity({ value: supply.voltageV, dimension: 'voltage' })}${supply.breakerA === undefined ? '' : `, ${printQuantity({ value: supply.breakerA, dimension: 'current' })}`}`
-  const power = motor.powerW === undefined ? 'not known yet' : printQuantity({ value: motor.powerW, dimension: 'power' }, units)
-  const output = drive.ratedOutputA === undefined ? 'not known yet' : printQuantity({ value: drive.ratedOutputA, dimension: 'current' })
+  const volts = supply.voltageV === undefined ? 'not known' : `${printQuantity({ value: supply.voltageV, dimension: 'voltage' })}${supply.breakerA === undefined ? '' : `, ${printQuantity({ value: supply.breakerA, dimension: 'current' })}`}`
+  const power = motor.powerW === undefined ? 'not known' : printQuantity({ value: motor.powerW, dimension: 'power' }, units)
+  const output = drive.ratedOutputA === undefined ? 'not known' : printQuantity({ value: drive.ratedOutputA, dimension: 'current' })
   const holder = survey.holders[0]
   return [
     { x: 8, width: 110, label: 'Wall', value: volts, path: 'supply.voltageV' },
