@@ -140,10 +140,10 @@ describe('torque capability', () => {
 })
 
 describe('terminal links', () => {
-  const links = (leads: string, connection: string, names?: string) => run('motor.terminal-links', { leads, connection, names }) as unknown as { links: string[][]; lines: object }
+  const links = (leads: string, connection: string, names?: string) => run('motor.terminal-links', { leads, connection, names }) as unknown as { links: string[][]; lines: Record<string, string> }
   test('six leads', () => {
     expect(links('6', 'delta')).toEqual({ links: [['U1', 'W2'], ['V1', 'U2'], ['W1', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } })
-    expect(links('6', 'star').links.map((g) => [...g].sort() as string[])).toEqual([['U2', 'V2', 'W2']])
+    expect(links('6', 'star').links.map((g) => [...g].sort())).toEqual([['U2', 'V2', 'W2']])
   })
   test('nine and twelve leads', () => {
     expect(links('9-star', 'low').links).toEqual([['1', '7'], ['2', '8'], ['3', '9'], ['4', '5', '6']])
@@ -152,7 +152,8 @@ describe('terminal links', () => {
     expect(links('9-delta', 'high')).toEqual(links('9-star', 'high'))
     for (const connection of ['low-star', 'low-delta', 'high-star', 'high-delta']) {
       const { links: groups, lines } = links('12', connection)
-      const used = [...groups.flat(), ...Object.values(lines).filter((l) => !groups.flat().includes(String(l)))]
+      const tied = groups.flat()
+      const used = tied.concat(Object.values(lines).filter((l) => !tied.includes(l)))
       expect(new Set(used).size).toBe(12)
       expect(used).toHaveLength(12)
     }

@@ -8,7 +8,9 @@ import { driveFacts } from './driveFacts'
 import type { Facts } from './facts'
 import { numberOf, type Blocked, type Figure, type Reading } from './figure'
 import { Ledger } from './ledger'
+import { linkPlan, type LinkPlan } from './linkPlan'
 import { motorFacts } from './motorFacts'
+import { motorPhysics } from './motorPhysics'
 import { settingsFacts } from './settingsFacts'
 import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
 import { spindleLimits } from './spindleLimits'
@@ -58,6 +60,7 @@ export interface Evaluation {
   /** Speed limits of what spins, lowest first. */
   limits: { rpm: number; what: string; marked: boolean }[]
   settings: SettingLine[]
+  links?: LinkPlan
 }
 
 /** Judges a plan. Pure: the same plan and library give the same evaluation, and no valid plan makes it throw. */
@@ -70,8 +73,10 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
   const main = trains.find((t) => t.position.id === mainPosition(plan)?.id)
   const settings = settingsFacts({ plan, library, motor, drive, main }, ledger)
   const speeds = speedFacts({ plan, ledger, motor, drive, settings, trains })
-  const facts: Facts = { plan, library, supply, motor, drive, settings, speeds }
+  const physics = motorPhysics(plan, ledger, library, motor, drive, settings)
+  const facts: Facts = { plan, library, supply, motor, drive, settings, physics, speeds }
   const findings = judge(facts)
+  const links = linkPlan(facts)
   const missing = missingFields(plan, ledger.blocked.values(), ledger.figures)
   const steps = firstSteps(plan)
   const next = nextStep(steps, missing, findings)
@@ -90,6 +95,7 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
       .map(({ rpm, what, marked }) => ({ rpm, what, marked }))
       .sort((a, b) => a.rpm - b.rpm),
     settings: settings.lines,
+    ...(links ? { links } : {}),
   }
 }
 

@@ -2,6 +2,7 @@ import type { Library } from '../data/planningValues'
 import type { Plan } from '../plan'
 import type { DriveFacts } from './driveFacts'
 import type { MotorFacts } from './motorFacts'
+import type { MotorPhysics } from './motorPhysics'
 import type { SettingsFacts } from './settingsFacts'
 import type { SpeedFacts } from './speedFacts'
 import type { SupplyFacts } from './supplyFacts'
@@ -14,5 +15,6 @@ export interface Facts {
   motor: MotorFacts
   drive: DriveFacts
   settings: SettingsFacts
+  physics: MotorPhysics
   speeds: SpeedFacts
 }

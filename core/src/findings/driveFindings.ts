@@ -1,6 +1,6 @@
 import { isKnown, numberOf } from '../evaluate/figure'
 import { set } from '../plan'
-import { amps, hertz, percent, say } from '../quantities'
+import { amps, hertz, newtonMetres, percent, say } from '../quantities'
 import { judgement } from './finding'
 
 export const driveFindings = [
@@ -60,15 +60,17 @@ export const driveFindings = [
     }
   }),
 
-  judgement('drive.plain-vf-at-low-hertz', 'drive', 'drive', ({ plan, settings, motor }) => {
+  judgement('drive.plain-vf-at-low-hertz', 'drive', 'drive', ({ plan, settings, motor, physics }) => {
     const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]
     if (plan.drive.control !== 'vf' || low === undefined || base === undefined || low >= 0.2 * base || !isKnown(motor.torqueNm)) return undefined
+    const [pull, torque] = [numberOf(physics.lowPullNm), numberOf(motor.torqueNm)]
     return {
-      severity: 'note',
+      severity: pull !== undefined && torque !== undefined && pull < torque ? 'watch' : 'note',
       title: say`Plain V/f pulls weakly at the slow end`,
-      says: say`The plan goes down to ${hertz(low)}. How much torque is left there depends on the winding and the boost, and is not known yet.`,
+      says: say`The plan goes down to ${hertz(low)}. ${pull === undefined || torque === undefined ? 'How much torque is left there is not known: the plate is not complete.' : say`Without boost its most is about ${newtonMetres(pull)} there; rated is ${newtonMetres(torque)}.`}`,
       why: 'At few hertz most of the volts are lost in the winding. Sensorless vector, or a lower belt position, pulls better.',
       remedies: [{ label: say`Use sensorless vector, if it has it`, patch: [set('drive.control', 'vector')] }],
+      figures: ['motor.lowPull'],
       path: 'drive.control',
     }
   }),

@@ -18,6 +18,7 @@ const unsuitable: Record<string, { severity: 'stop' | 'watch'; says: string; why
   'single-phase': { severity: 'stop', says: 'A single-phase motor cannot be given variable speed by a three-phase drive.', why: 'Its capacitor and start winding burn at any but mains hertz. It must be replaced by a three-phase motor.' },
   universal: { severity: 'stop', says: 'A universal motor has brushes; a three-phase drive cannot run it.', why: 'It wants a controller of its own kind, or a three-phase motor in its place.' },
   dc: { severity: 'stop', says: 'A direct-current motor has brushes and wants a direct-current drive; a three-phase drive cannot run it.', why: 'Keep its own system while it works, or replace the motor.' },
+  stepper: { severity: 'stop', says: 'A stepper or servo motor runs only on its own controller; a drive of this kind cannot run it.', why: 'It wants currents placed by a controller that knows where the rotor stands.' },
   'two-speed': { severity: 'stop', says: 'The two speeds are made by changing poles; its leads are never linked as star and delta.', why: 'On a drive only one winding may be used, at that winding’s own plate, with the other left open and insulated. Linked wrongly it burns.' },
 }
 
@@ -81,6 +82,19 @@ export const motorFindings = [
       says: say`${amount('power', plan.motor.powerW ?? 0)} at ${volts(numberOf(motor.plateVoltageV) ?? 0)} and ${amps(numberOf(motor.plateCurrentA) ?? 0)} would mean efficiency times cos phi of ${amount('number', product)}; a motor has 0.3 to 0.95.`,
       why: few ? 'The amps are too few for that power: they may belong to the other voltage.' : 'The amps are too many for that power: they may belong to the other voltage, or to starting.',
       figures: ['motor.impliedProduct'],
+      path: 'motor.lowVoltageA',
+    }
+  }),
+
+  judgement('motor.plate-circuit', 'motor', 'motor', ({ physics, motor }) => {
+    const product = numberOf(motor.impliedProduct)
+    // Amps that are far out are named by the plain check; this one hears the finer contradictions.
+    if (physics.contradiction === undefined || product === undefined || product > IMPLIED_MOST || product < IMPLIED_LEAST) return undefined
+    return {
+      severity: 'watch',
+      title: say`Lines of the plate contradict each other`,
+      says: [`No motor does all of it: ${physics.contradiction}.`],
+      why: 'Torque, amps and what the drive works out from them rest on these lines. Read the plate again.',
       path: 'motor.lowVoltageA',
     }
   }),

@@ -1,3 +1,4 @@
+export * from './circuit'
 export * from './polesFromNameplate'
 export * from './synchronousSpeed'
 export * from './ratedTorque'

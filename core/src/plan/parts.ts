@@ -25,6 +25,7 @@ export const motorKinds = {
   'single-phase': 'Single-phase',
   universal: 'Universal',
   dc: 'Direct current',
+  stepper: 'Stepper or servo',
 } as const
 
 export const leadCounts = {
@@ -47,6 +48,8 @@ export type Connection = keyof typeof connections
 
 export const coolings = { 'shaft-fan': 'Fan on the shaft', blower: 'Blower of its own', 'liquid-or-none': 'Liquid, or no fan' } as const
 
+export const insulationClasses = { A: 'A', E: 'E', B: 'B', F: 'F', H: 'H' } as const
+
 /** The nameplate. The lower voltage is delta or parallel, the higher star or series. */
 export const motorSchema = z.strictObject({
   kind: choice('Kind of motor', motorKinds),
@@ -62,6 +65,9 @@ export const motorSchema = z.strictObject({
   efficiency: quantity('fraction', 'Efficiency', 0.2, 0.99),
   serviceFactor: quantity('number', 'Service factor', 1, 1.5),
   frame: words('Frame', 20, 'As stamped: 90L, 56C, 145T'),
+  enclosure: words('Enclosure', 20, 'IP55, TEFC, ODP ...'),
+  insulationClass: choice('Insulation class', insulationClasses),
+  breakdownRatio: quantity('number', 'Pull-out over rated torque', 1.1, 6, 'Ma/Mn or BDT, from the data sheet'),
   maximumRpm: quantity('speed', 'Highest speed on the plate', 50, 120_000, 'Only where the plate prints one'),
   inverterDutyRatio: quantity('number', 'Constant-torque range', 1, 2000, 'The 10 of "10:1 CT", where the plate says so'),
   cooling: choice('Cooling', coolings),

@@ -51,7 +51,7 @@ const ftPerMin = unit('ft/min', M_PER_FOOT, ['fpm', 'sfm', 'sfpm'])
 export const dimensions = {
   power: {
     called: 'a power',
-    units: [unit('W', 1, ['watt', 'watts']), unit('kW', 1000, ['kilowatt', 'kilowatts']), unit('hp', W_PER_HP, ['horsepower', 'bhp'])],
+    units: [unit('W', 1, ['watt', 'watts']), unit('kW', 1000, ['kilowatt', 'kilowatts']), unit('hp', W_PER_HP, ['horsepower', 'bhp'])] as const,
     shown: { metric: 'kW', imperial: 'hp' },
     small: { metric: { under: 100, symbol: 'W' } },
     digits: 3,
@@ -155,6 +155,13 @@ export const dimensions = {
     called: 'a time',
     units: [unit('s', 1, ['sec', 'secs', 'second', 'seconds']), unit('min', 60, ['minute', 'minutes']), unit('ms', 0.001)],
     shown: both('s'),
+    digits: 3,
+    decimals: 2,
+  },
+  resistance: {
+    called: 'a resistance',
+    units: [unit('Ω', 1, ['ohm', 'ohms']), unit('kΩ', 1000, ['kohm', 'kohms', 'kilohm', 'kilohms'])],
+    shown: both('Ω'),
     digits: 3,
     decimals: 2,
   },
