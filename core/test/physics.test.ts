@@ -50,6 +50,14 @@ describe('torque curves', () => {
     expect(near(curves(lathe()), 30).peakNm).toBeCloseTo((10.087 * 1.5 * 7) / 6, 1)
     expect(near(curves(lathe(set('drive.ratedOutputA', 6))), 30).peakNm).toBeCloseTo(10.087 * 1.5, 1)
   })
+  test('star on a delta drive has a third of it; base set lower gives it back up to there', () => {
+    const star = lathe(set('motor.connection', 'star'))
+    expect(near(curves(star), 25).blowerNm).toBeCloseTo(10.087 * (230 / 400) ** 2, 1)
+    expect(near(curves(star), 25).continuousNm).toBeLessThan(3.4)
+    const lower = curves(applyPatch(star, [set('settings.chosen.baseFrequencyHz', 29)]))
+    expect(near(lower, 25).blowerNm).toBeGreaterThan(9.8)
+    expect(near(lower, 58).blowerNm).toBeLessThan(5.1)
+  })
   test('plain V/f loses its peak at the slow end, vector does not', () => {
     expect(near(curves(lathe(set('drive.control', 'vf'))), 4).peakNm).toBeLessThan(0.7 * near(curves(lathe()), 4).peakNm)
   })

@@ -14,7 +14,7 @@ describe('whole plates', () => {
         1,5 kW   1420 min-1   50 Hz
         230/400 V  Δ/Y   6,0/3,5 A
         cos φ 0,80   η 79%`),
-    ).toEqual({ kind: 'three-phase', frame: '90L', enclosure: 'IP55', insulationClass: 'F', powerW: kW(1.5), ratedSpeedRpm: 1420, ratedFrequencyHz: 50, lowVoltageV: 230, highVoltageV: 400, lowVoltageA: 6, highVoltageA: 3.5, powerFactor: 0.8, efficiency: 0.79 })
+    ).toEqual({ kind: 'three-phase', frame: '90L', platePoles: 4, enclosure: 'IP55', insulationClass: 'F', powerW: kW(1.5), ratedSpeedRpm: 1420, ratedFrequencyHz: 50, lowVoltageV: 230, highVoltageV: 400, lowVoltageA: 6, highVoltageA: 3.5, powerFactor: 0.8, efficiency: 0.79 })
   })
   test('an inch plate with its abbreviations, one to a line', () => {
     expect(

@@ -42,8 +42,8 @@ const MARGIN = 1.3
  */
 export function torqueCurves(plan: Plan, { figures }: Evaluation, library: Library = shippedLibrary): TorqueCurves | undefined {
   const value = (id: string): number | undefined => figures[id]?.value
-  const [torque, baseHz, poles, lowestHz, highestHz] = ['motor.torque', 'motor.ratedFrequencyHz', 'motor.poles', 'settings.minimumHz', 'settings.maximumHz'].map(value)
-  if (torque === undefined || baseHz === undefined || poles === undefined || lowestHz === undefined || highestHz === undefined) return undefined
+  const [torque, plateHz, baseHz, poles, lowestHz, highestHz] = ['motor.torque', 'motor.ratedFrequencyHz', 'settings.baseFrequencyHz', 'motor.poles', 'settings.minimumHz', 'settings.maximumHz'].map(value)
+  if (torque === undefined || plateHz === undefined || baseHz === undefined || poles === undefined || lowestHz === undefined || highestHz === undefined) return undefined
   const breakdownRatio = value('motor.breakdownRatio') ?? library.planning.breakdownRatio.value
   const safeRpm = value('motor.safeRpm')
   const mechanicalHz = safeRpm === undefined ? undefined : (safeRpm * poles) / 120
@@ -53,22 +53,27 @@ export function torqueCurves(plan: Plan, { figures }: Evaluation, library: Libra
   const [driveA, plateA] = [value('drive.outputA'), value('motor.plateCurrentA')]
   const driveNm = driveA === undefined || plateA === undefined ? Infinity : (torque * library.planning.driveOverload.value * driveA) / plateA
   const circuit = plan.drive.control === 'vf' ? circuitOf(plan, value) : undefined
-  const capability = (frequencyHz: number, how: 'shaft-fan' | 'blower') =>
-    torqueCapability.run({ frequencyHz, ratedFrequencyHz: baseHz, ratedTorqueNm: torque, breakdownRatio, cooling: how, inverterDutyRatio })
+  // Too little flux costs its square; too much gives no more torque, only heat.
+  const weak = Math.min(1, value('motor.fluxFraction') ?? 1) ** 2
+  const capability = (frequencyHz: number, ratedFrequencyHz: number, how: 'shaft-fan' | 'blower') => {
+    const result = torqueCapability.run({ frequencyHz, ratedFrequencyHz, ratedTorqueNm: torque, breakdownRatio, cooling: how, inverterDutyRatio })
+    return result.ok ? result.value : { peakNm: 0 }
+  }
   const points = Array.from({ length: STEPS + 1 }, (_, i): TorquePoint => {
     const frequencyHz = Math.max(0.5, (end * i) / STEPS)
-    const own = capability(frequencyHz, cooling === 'blower' ? 'blower' : 'shaft-fan')
-    const blown = capability(frequencyHz, 'blower')
-    const pull = circuit ? pullOut(circuit.circuit, circuit.voltsAt(frequencyHz), frequencyHz).torqueNm : Infinity
-    const peak = blown.ok ? blown.value.peakNm : 0
+    // The fan turns with the plate's hertz; the field weakens from the base that is set.
+    const cooled = capability(frequencyHz, plateHz, cooling === 'blower' ? 'blower' : 'shaft-fan')
+    const blown = capability(frequencyHz, baseHz, 'blower')
+    const blowerNm = weak * (blown.continuousNm ?? 0)
+    const pull = circuit && frequencyHz > 0 ? pullOut(circuit.circuit, circuit.voltsAt(frequencyHz), frequencyHz).torqueNm : Infinity
     // Above base the drive's amps make torque in proportion to the weakened field.
     const driven = driveNm * Math.min(1, baseHz / frequencyHz)
     return {
       frequencyHz,
       motorRpm: (120 * frequencyHz) / poles,
-      ...(own.ok && own.value.continuousNm !== undefined ? { continuousNm: own.value.continuousNm } : {}),
-      blowerNm: blown.ok ? (blown.value.continuousNm ?? 0) : 0,
-      peakNm: Math.min(peak, driven, pull),
+      ...(cooled.continuousNm === undefined ? {} : { continuousNm: Math.min(weak * cooled.continuousNm, blowerNm) }),
+      blowerNm,
+      peakNm: Math.min(weak * blown.peakNm, driven, pull),
     }
   })
   return { points, baseHz, fieldWeakeningHz, ...(mechanicalHz === undefined ? {} : { mechanicalHz }), lowestHz, highestHz, typical: plan.motor.breakdownRatio === undefined }

@@ -24,8 +24,8 @@ export const motorKinds = {
   'high-frequency': 'High-frequency',
   'single-phase': 'Single-phase',
   universal: 'Universal',
-  dc: 'Direct current',
-  stepper: 'Stepper or servo',
+  dc: 'DC',
+  stepper: 'Stepper',
 } as const
 
 export const leadCounts = {

@@ -55,6 +55,12 @@ const percentOrShare = (text: string | undefined): number => {
   return n > 1.5 ? n / 100 : n
 }
 
+/** `90L-4`: the frame, and in many catalogues the poles after it. */
+function frameAndPoles(frame: string, poles: string | undefined): { values: PlateValue[] } {
+  const values: PlateValue[] = [{ path: 'motor.frame', value: frame.toUpperCase().replace(/\s/g, '') }]
+  return { values: poles === undefined ? values : [...values, { path: 'motor.platePoles', value: number(poles) }] }
+}
+
 /** What plates print and how, longest sayings first: each takes its words out of the line. */
 export const platePatterns: readonly PlatePattern[] = [
   // What kind of motor it is, told by words that only such plates carry.
@@ -99,6 +105,6 @@ export const platePatterns: readonly PlatePattern[] = [
   { find: rxu(String.raw`(?:${label('encl(?:osure)?')})?(tefc|tenv|odp|drip[ -]?proof|totally enclosed)(?!\p{L})`), read: (m) => one('motor.enclosure', (m[1] ?? '').toUpperCase()) },
   { find: rxu(String.raw`${label(String.raw`(?:ins(?:ul(?:ation)?)?\.?\s*|th\.?\s*|iso\.?\s*)?(?:class|cl)|ins(?:ul(?:ation)?)?`)}([AEBFH])(?!\p{L})`), read: (m) => one('motor.insulationClass', (m[1] ?? '').toUpperCase()) },
   { find: rxu(String.raw`${label('frame|fr|baugröße|size')}(\d{2,3}\s?[A-Z]{0,3}\d?)(?![\p{L}\d])`), read: (m) => one('motor.frame', (m[1] ?? '').toUpperCase().replace(/\s/g, '')) },
-  { find: rxu(String.raw`(?<![\p{L}\d.])((?:56|63|71|80|90|100|112|132|160|180)\s?[SML]\d?)(?![\p{L}\d])`), read: (m) => one('motor.frame', (m[1] ?? '').toUpperCase().replace(/\s/g, '')) },
+  { find: rxu(String.raw`(?<![\p{L}\d.])((?:56|63|71|80|90|100|112|132|160|180)\s?[SML]\d?)(?:\s*-\s*(2|4|6|8))?(?![\p{L}\d])`), read: (m) => frameAndPoles(m[1] ?? '', m[2]) },
   { find: rxu(String.raw`(?<!\d)(\d{1,2})\s*-?\s*pol(?:es?|ig)?(?!\p{L})|${label('poles?')}(\d{1,2})`), read: (m) => one('motor.platePoles', number(m[1] ?? m[2])) },
 ]

@@ -24,6 +24,13 @@ export function printNumber(value: number, digits: number, decimals: number): st
   return `${sign}${grouped}${tail === '' ? '' : `.${tail}`}`
 }
 
+/** The bare number in the unit that a system prints, for scales. */
+export function inShownUnit({ value, dimension }: Amount, system: UnitSystem): number {
+  const kind = dimensionKind(dimension)
+  const unit = kind.units.find((u) => u.symbol === kind.shown[system])
+  return unit ? (value - (unit.offset ?? 0)) / unit.factor : value
+}
+
 /** Number and unit apart, for tables that keep the unit in the heading. */
 export function quantityParts(amount: Amount, system: UnitSystem = 'metric'): { number: string; unit: string } {
   const kind = dimensionKind(amount.dimension)

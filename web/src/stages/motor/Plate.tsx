@@ -40,6 +40,12 @@ export function Plate() {
         <Line label="max speed">
           <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="not printed" />
         </Line>
+        <Line label="Ma/Mn">
+          <QuantityField bare path="motor.breakdownRatio" label="Pull-out over rated torque" placeholder="2.5 typical" />
+        </Line>
+        <Line label="enclosure">
+          <WordsField bare path="motor.enclosure" label="Enclosure" placeholder="IP55, TEFC" longest={20} />
+        </Line>
         <Line label="poles">
           <QuantityField bare path="motor.platePoles" label="Poles on the plate" placeholder="not printed" />
         </Line>

@@ -1,0 +1,163 @@
+import { inShownUnit, numberOf, printNumber, printQuantity, torqueCurves, type TorqueCurves, type TorquePoint, type UnitSystem } from '@zesty/core'
+import { area, line, scaleLinear } from 'd3'
+import { useMemo, useState } from 'react'
+import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
+import { useWidth } from '../../parts/useWidth'
+
+const HEIGHT = 300
+const MARGIN = { left: 50, right: 16, top: 26, bottom: 40 }
+const heading = { fontFamily: 'Barlow Condensed', fontWeight: 600 }
+
+type Axis = 'hertz' | 'spindle'
+
+/** Torque against hertz, or at the spindle against its speed on the position used most. */
+export function TorqueChart() {
+  const plan = usePlan()
+  const evaluation = useEvaluation()
+  const [axis, setAxis] = useState<Axis>('hertz')
+  const curves = useMemo(() => torqueCurves(plan, evaluation), [plan, evaluation])
+  const main = evaluation.positions.find((p) => p.main)
+  const ratio = numberOf(main && evaluation.figures[main.speedRatio])
+  if (!curves)
+    return (
+      <section className="sheet mt-4">
+        <h2 className="h-part">Torque</h2>
+        <p className="lead">The curves appear once power, speed, hertz and cooling are on the plate.</p>
+      </section>
+    )
+  return (
+    <section className="sheet mt-4" aria-labelledby="torque">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="torque" className="h-part">
+          Torque {axis === 'hertz' ? 'at the motor against hertz' : `at the spindle against its speed, on ${main?.name ?? ''}`}
+        </h2>
+        {ratio !== undefined && (
+          <button type="button" className="btn btn-quiet" onClick={() => setAxis(axis === 'hertz' ? 'spindle' : 'hertz')}>
+            {axis === 'hertz' ? 'Show at the spindle' : 'Show at the motor'}
+          </button>
+        )}
+      </div>
+      <Drawing curves={curves} ratio={axis === 'spindle' ? ratio : undefined} />
+      <Words curves={curves} />
+    </section>
+  )
+}
+
+function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | undefined }) {
+  const units = useUnits()
+  const [ref, width] = useWidth(700)
+  const { points, baseHz, fieldWeakeningHz, mechanicalHz, lowestHz, highestHz } = curves
+  // Lossless at the spindle: the train's efficiency is left to the figures, which state it.
+  const perHz = ratio === undefined ? 1 : ((points[points.length - 1]?.motorRpm ?? 0) / (points[points.length - 1]?.frequencyHz ?? 1)) * ratio
+  const torqueAt = (nm: number) => inUnits(ratio === undefined ? nm : nm / ratio, units)
+  const most = Math.max(...points.map((p) => p.peakNm))
+  const x = scaleLinear([0, (points[points.length - 1]?.frequencyHz ?? 1) * perHz], [MARGIN.left, width - MARGIN.right])
+  const y = scaleLinear([0, torqueAt(most) * 1.08], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice()
+  const at = (p: TorquePoint) => x(p.frequencyHz * perHz)
+  const known = points.filter((p) => p.continuousNm !== undefined)
+  const through = (of: (p: TorquePoint) => number) => line<TorquePoint>(at, (p) => y(torqueAt(of(p))))
+  const inPlan = points.filter((p) => p.frequencyHz >= lowestHz && p.frequencyHz <= highestHz)
+  const shade = area<TorquePoint>(at, y(0), (p) => y(torqueAt(p.continuousNm ?? 0)))
+  const marks = [
+    { hz: baseHz, text: 'base', colour: 'var(--ink-2)' },
+    { hz: fieldWeakeningHz, text: 'pull-out limits from here', colour: 'var(--brass)' },
+    ...(mechanicalHz === undefined ? [] : [{ hz: mechanicalHz, text: 'fastest safe', colour: 'var(--oxide)' }]),
+  ]
+  return (
+    <div ref={ref} className="mt-2">
+      <svg width={width} height={HEIGHT} className="block" role="img" aria-label="Torque curves; the list below says the same in words">
+        {y.ticks(5).map((t) => (
+          <g key={t}>
+            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
+            <text x={MARGIN.left - 8} y={y(t) + 5} textAnchor="end" fontSize="14" fill="var(--ink-2)">
+              {printNumber(t, 3, 1)}
+            </text>
+          </g>
+        ))}
+        {x.ticks(width < 500 ? 5 : 9).map((t) => (
+          <text key={t} x={x(t)} y={HEIGHT - MARGIN.bottom + 18} textAnchor="middle" fontSize="14" fill="var(--ink-2)">
+            {printNumber(t, 4, 0)}
+          </text>
+        ))}
+        <text x={width - MARGIN.right} y={HEIGHT - 5} textAnchor="end" fontSize="14" fill="var(--ink-2)">
+          {ratio === undefined ? 'hertz at the motor' : 'spindle rpm, no load'}
+        </text>
+        <text x={4} y={15} fontSize="14" fill="var(--ink-2)">
+          {units === 'metric' ? 'N m' : 'lbf ft'}
+        </text>
+        <path d={shade(inPlan.filter((p) => p.continuousNm !== undefined)) ?? ''} fill="var(--green-wash)" />
+        {marks.map((m, i) => (
+          <g key={m.text}>
+            <line x1={x(m.hz * perHz)} x2={x(m.hz * perHz)} y1={MARGIN.top} y2={HEIGHT - MARGIN.bottom} stroke={m.colour} strokeWidth="1.6" strokeDasharray="6 4" />
+            <text x={x(m.hz * perHz) - 6} y={MARGIN.top + 10 + i * 19} textAnchor="end" fontSize="15" fill={m.colour} style={heading} stroke="var(--card)" strokeWidth="4" paintOrder="stroke">
+              {m.text}
+            </text>
+          </g>
+        ))}
+        <path d={through((p) => p.peakNm)(points) ?? ''} fill="none" stroke="var(--oxide)" strokeWidth="2" strokeDasharray="2 4" strokeLinecap="round" />
+        <path d={through((p) => p.blowerNm)(points) ?? ''} fill="none" stroke="var(--blue)" strokeWidth="2" strokeDasharray="8 4" />
+        <path d={through((p) => p.continuousNm ?? 0)(known) ?? ''} fill="none" stroke="var(--green)" strokeWidth="3" />
+      </svg>
+      <ul className="flex flex-wrap gap-x-5 gap-y-1 text-[15px]" aria-hidden="true">
+        <Key colour="var(--green)" width={3} text="all day, as it is cooled" />
+        <Key colour="var(--blue)" width={2} dash="8 4" text="all day, with a blower" />
+        <Key colour="var(--oxide)" width={2} dash="2 4" text="for moments, with this drive" />
+      </ul>
+    </div>
+  )
+}
+
+const inUnits = (nm: number, units: UnitSystem): number => inShownUnit({ value: nm, dimension: 'torque' }, units)
+
+function Key({ colour, width, dash, text }: { colour: string; width: number; dash?: string; text: string }) {
+  return (
+    <li className="flex items-center gap-2">
+      <svg width="34" height="8" aria-hidden="true">
+        <line x1="1" x2="33" y1="4" y2="4" stroke={colour} strokeWidth={width} strokeDasharray={dash} />
+      </svg>
+      {text}
+    </li>
+  )
+}
+
+/** The curves at the hertz that matter, for print and for screen readers. */
+function Words({ curves }: { curves: TorqueCurves }) {
+  const units = useUnits()
+  const { points, baseHz, lowestHz, highestHz, typical } = curves
+  const near = (hz: number) => points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
+  const print = (nm: number | undefined) => (nm === undefined ? 'not known' : printQuantity({ value: nm, dimension: 'torque' }, units))
+  const rows = [
+    { name: 'lowest', hz: lowestHz },
+    { name: 'half of base', hz: baseHz / 2 },
+    { name: 'base', hz: baseHz },
+    { name: 'highest', hz: highestHz },
+  ]
+  return (
+    <details className="mt-2">
+      <summary className="min-h-11 content-center font-semibold">The curves in numbers</summary>
+      <table className="w-full text-[15px]">
+        <thead>
+          <tr className="border-b border-ink-2 text-right font-cond text-ink-2">
+            <th className="py-1 text-left font-semibold">At</th>
+            <th className="font-semibold">All day</th>
+            <th className="font-semibold">With a blower</th>
+            <th className="font-semibold">For moments</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ name, hz }) => (
+            <tr key={name} className="border-b border-rule text-right">
+              <th scope="row" className="py-1.5 text-left font-normal">
+                {printQuantity({ value: hz, dimension: 'frequency' })}, {name}
+              </th>
+              <td>{print(near(hz).continuousNm)}</td>
+              <td>{print(near(hz).blowerNm)}</td>
+              <td>{print(near(hz).peakNm)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {typical && <p className="mt-1 text-[15px] text-ink-2">Pull-out is a typical 2.5 times rated; type Ma/Mn from the data sheet where you have it.</p>}
+    </details>
+  )
+}
