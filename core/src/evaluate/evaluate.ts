@@ -4,6 +4,7 @@ import { judge } from '../findings/judge'
 import type { Plan } from '../plan'
 import type { SettingLine } from '../settings/settingLine'
 import { chain, type ChainLink } from './chain'
+import { circuitFacts } from './circuitFacts'
 import { driveFacts } from './driveFacts'
 import type { Facts } from './facts'
 import { numberOf, type Blocked, type Figure, type Reading } from './figure'
@@ -15,6 +16,7 @@ import { settingsFacts } from './settingsFacts'
 import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
 import { spindleLimits } from './spindleLimits'
 import { firstSteps, missingFields, nextStep, stageStates, type FirstStep, type Missing, type NextStep, type StageLine } from './stageStates'
+import { stopFacts } from './stopFacts'
 import { supplyFacts } from './supplyFacts'
 import { mainPosition, trainFacts } from './trainFacts'
 
@@ -58,6 +60,8 @@ export interface Evaluation {
   positions: PositionLine[]
   jobs: JobLine[]
   /** Speed limits of what spins, lowest first. */
+  /** Kind of earth-leakage device the circuit wants. */
+  earthLeakageType?: 'F' | 'B'
   limits: { rpm: number; what: string; marked: boolean }[]
   settings: SettingLine[]
   links?: LinkPlan
@@ -74,7 +78,9 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
   const settings = settingsFacts({ plan, library, motor, drive, main }, ledger)
   const speeds = speedFacts({ plan, ledger, motor, drive, settings, trains })
   const physics = motorPhysics(plan, ledger, library, motor, drive, settings)
-  const facts: Facts = { plan, library, supply, motor, drive, settings, physics, speeds }
+  const circuit = circuitFacts(plan, ledger, library, supply, drive)
+  const stop = stopFacts(plan, ledger, library, drive, settings, speeds)
+  const facts: Facts = { plan, library, supply, motor, drive, settings, physics, circuit, stop, speeds }
   const findings = judge(facts)
   const links = linkPlan(facts)
   const missing = missingFields(plan, ledger.blocked.values(), ledger.figures)
@@ -95,6 +101,7 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
       .map(({ rpm, what, marked }) => ({ rpm, what, marked }))
       .sort((a, b) => a.rpm - b.rpm),
     settings: settings.lines,
+    ...(circuit.earthLeakageType ? { earthLeakageType: circuit.earthLeakageType } : {}),
     ...(links ? { links } : {}),
   }
 }

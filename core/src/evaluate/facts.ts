@@ -1,10 +1,12 @@
 import type { Library } from '../data/planningValues'
 import type { Plan } from '../plan'
+import type { CircuitFacts } from './circuitFacts'
 import type { DriveFacts } from './driveFacts'
 import type { MotorFacts } from './motorFacts'
 import type { MotorPhysics } from './motorPhysics'
 import type { SettingsFacts } from './settingsFacts'
 import type { SpeedFacts } from './speedFacts'
+import type { StopFacts } from './stopFacts'
 import type { SupplyFacts } from './supplyFacts'
 
 /** Everything the judgements look at. */
@@ -16,5 +18,7 @@ export interface Facts {
   drive: DriveFacts
   settings: SettingsFacts
   physics: MotorPhysics
+  circuit: CircuitFacts
+  stop: StopFacts
   speeds: SpeedFacts
 }

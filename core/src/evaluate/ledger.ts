@@ -105,10 +105,12 @@ export class Ledger {
     }
     const made: Partial<Record<K, Reading>> & { output?: z.output<O> } = {}
     const result = unknown.length > 0 ? undefined : rule.run(values)
+    const refusal = result && !result.ok ? result.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ') : undefined
     for (const key of Object.keys(names) as K[]) {
       const { id, label, dimension } = names[key]
-      if (result?.ok) made[key] = this.keep({ id, label, value: Number(result.value[key]), dimension, basis: 'computed', restsOnTypical, ruleId: rule.id, from: lines }) as (typeof made)[K]
-      else made[key] = this.block(names[key], unknown, result?.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ')) as (typeof made)[K]
+      // An output that the rule leaves out where it does not apply is not known, rather than a number.
+      if (result?.ok && result.value[key] !== undefined) made[key] = this.keep({ id, label, value: Number(result.value[key]), dimension, basis: 'computed', restsOnTypical, ruleId: rule.id, from: lines }) as (typeof made)[K]
+      else made[key] = this.block(names[key], unknown, refusal) as (typeof made)[K]
     }
     if (result?.ok) made.output = result.value
     return made as Record<K, Reading> & { output?: z.output<O> }

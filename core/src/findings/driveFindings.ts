@@ -1,6 +1,7 @@
 import { isKnown, numberOf } from '../evaluate/figure'
+import { actingValue } from '../evaluate/settingsFacts'
 import { set } from '../plan'
-import { amps, hertz, newtonMetres, percent, say } from '../quantities'
+import { amount, amps, hertz, newtonMetres, percent, say, seconds } from '../quantities'
 import { judgement } from './finding'
 
 export const driveFindings = [
@@ -59,6 +60,39 @@ export const driveFindings = [
       path: 'settings.chosen.maximumHz',
     }
   }),
+
+  judgement('drive.stop-trips', 'settings', 'drive', ({ plan, settings, stop }) => {
+    const [wantedS, safeS] = [numberOf(settings.decelerationS), numberOf(stop.stopS)]
+    const mode = actingValue(settings.lines, 'stopMode')
+    if (wantedS === undefined || safeS === undefined || mode !== 'ramp' || plan.drive.resistorFitted === true || wantedS >= safeS) return undefined
+    const ohm = numberOf(stop.resistorOhm)
+    const rounded = Math.ceil(safeS * 1.1)
+    return {
+      severity: 'watch',
+      title: say`A stop in ${seconds(wantedS)} would trip the drive`,
+      says: say`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : say` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}`,
+      why: 'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
+      remedies: [
+        { label: say`Set deceleration to ${seconds(rounded)}`, patch: [set('settings.chosen.decelerationS', rounded), set('settings.inDrive.decelerationS', undefined)] },
+        ...(plan.drive.brakeChopper && ohm !== undefined ? [{ label: say`Plan a ${amount('resistance', ohm)} resistor`, patch: [set('drive.resistorFitted', true)] }] : []),
+      ],
+      figures: ['stop.withoutResistorS', 'stop.inertia'],
+      path: 'settings.chosen.decelerationS',
+    }
+  }),
+
+  judgement('drive.resistor-without-chopper', 'drive', 'drive', ({ plan }) =>
+    plan.drive.resistorFitted === true && plan.drive.brakeChopper === false
+      ? {
+          severity: 'stop',
+          title: say`A brake resistor on a drive without a chopper`,
+          says: say`The drive has no terminals that switch a resistor.`,
+          why: 'Across the bus it would be on all the time and burn. Nothing but a resistor on its own terminals is ever fed from the bus.',
+          remedies: [{ label: say`Leave the resistor out`, patch: [set('drive.resistorFitted', false)] }],
+          path: 'drive.brakeChopper',
+        }
+      : undefined,
+  ),
 
   judgement('drive.plain-vf-at-low-hertz', 'drive', 'drive', ({ plan, settings, motor, physics }) => {
     const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]

@@ -1,6 +1,6 @@
 import { numberOf } from '../evaluate/figure'
 import { set } from '../plan'
-import { amps, hertz, sameNominal, say, volts } from '../quantities'
+import { amount, amps, hertz, sameNominal, say, volts } from '../quantities'
 import { judgement } from './finding'
 
 export const wallFindings = [
@@ -27,6 +27,45 @@ export const wallFindings = [
       why: 'It will trip in a heavy cut. A bigger breaker is only right with a cable, plug and socket that carry as much.',
       figures: ['drive.inputA', 'drive.computedInputA'],
       path: 'supply.breakerA',
+    }
+  }),
+
+  judgement('wall.breaker', 'drive', 'wall', ({ plan, supply, drive, circuit }) => {
+    const [inputA, breakerA, askedA] = [numberOf(drive.inputA), numberOf(supply.breakerA), numberOf(circuit.protectionA)]
+    const manualA = plan.drive.manualProtectionA
+    if (breakerA === undefined) return undefined
+    if (manualA !== undefined && breakerA > manualA)
+      return {
+        severity: 'stop',
+        about: 'over-manual',
+        title: say`The breaker is larger than the drive allows`,
+        says: say`The breaker is ${amps(breakerA)}; the manual’s largest is ${amps(manualA)}.`,
+        why: 'A fault in the drive then burns instead of tripping. It wants fuses or a breaker of its own between.',
+        figures: ['supply.protectionA'],
+        path: 'drive.manualProtectionA',
+      }
+    if (inputA === undefined || askedA === undefined || breakerA < inputA || breakerA >= askedA) return undefined
+    return {
+      severity: 'watch',
+      about: 'tight',
+      title: say`The breaker has little in hand`,
+      says: say`Full load takes ${amps(inputA)}; with a quarter in hand the drive asks for ${amps(askedA)}, and the breaker is ${amps(breakerA)}.`,
+      why: 'It may trip on a hot day or in a long heavy cut. A larger one is only right with cable, plug and socket that carry as much.',
+      figures: ['supply.protectionA', 'drive.inputA'],
+      path: 'supply.breakerA',
+    }
+  }),
+
+  judgement('wall.cable', 'drive', 'wall', ({ plan, circuit, supply, drive }) => {
+    const [needed, there] = [numberOf(circuit.cableMm2), plan.supply.cableMm2]
+    if (needed === undefined || there === undefined || there >= needed * 0.98) return undefined
+    return {
+      severity: 'stop',
+      title: say`The cable is too light`,
+      says: say`For a ${amps(numberOf(supply.breakerA) ?? numberOf(drive.inputA) ?? 0)} circuit of this length it must be ${amount('area', needed)}; there is ${amount('area', there)}.`,
+      why: 'The single-phase side carries far more amps than the motor’s three. A light cable or extension lead runs hot where nobody looks.',
+      figures: ['supply.neededMm2', 'supply.drop'],
+      path: 'supply.cableMm2',
     }
   }),
 

@@ -7,6 +7,9 @@ export const topologies = {
   'three-phase': 'Three phases',
 } as const
 
+export const regions = { iec: 'IEC: mm², 230/400 V', nec: 'NEC: AWG, 120/240 V' } as const
+export const layings = { surface: 'On the surface', conduit: 'In conduit or trunking', cord: 'Flexible cord' } as const
+
 /** The circuit at the wall. */
 export const supplySchema = z.strictObject({
   calledAs: words('What the wall is called', 60),
@@ -15,6 +18,11 @@ export const supplySchema = z.strictObject({
   topology: choice('Live conductors', topologies),
   frequencyHz: quantity('frequency', 'Mains hertz', 40, 70, '50 or 60'),
   breakerA: quantity('current', 'Breaker', 1, 250, 'The number on the breaker or fuse'),
+  region: choice('Rules of the land', regions, 'Whose ratings and cable tables; taken from the mains hertz until you say'),
+  cableM: quantity('distance', 'Cable, panel to drive', 0.5, 500, 'One way'),
+  cableMm2: quantity('area', 'Cable that is there', 0.5, 95, 'Of each live conductor: “2.5 mm²”, “12 AWG”'),
+  laying: choice('How it is laid', layings),
+  ambientC: quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know'),
   isolatorInReach: yesNo('Isolator within reach of the machine', 'A switch or plug you can reach and see while standing at the work'),
 })
 
@@ -89,6 +97,10 @@ export const driveSchema = z.strictObject({
   ratedInputA: quantity('current', 'Input amps on its plate', 0.1, 800),
   singlePhasePermitted: yesNo('Manual allows one phase', 'For a three-phase-input drive'),
   singlePhaseFactor: quantity('fraction', 'Left on one phase, by the manual', 0.1, 1),
+  manualProtectionA: quantity('current', 'Largest fuse or breaker, by the manual', 1, 400),
+  brakeChopper: yesNo('Has a brake chopper', 'Terminals for a brake resistor'),
+  minimumOhm: quantity('resistance', 'Smallest brake resistor, by the manual', 1, 5000),
+  resistorFitted: yesNo('A brake resistor is fitted'),
   control: choice('Motor control', driveModes),
   maximumHz: quantity('frequency', 'Highest hertz it can give', 50, 1500),
   lineStartLockout: yesNo('Has line-start lockout', 'After a power cut it waits for the run switch to be opened and closed'),

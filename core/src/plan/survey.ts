@@ -90,6 +90,7 @@ export const surveySchema = z.strictObject({
   mainPositionId: id.optional().meta({ label: 'Position used most' }),
   jobs: z.array(jobSchema).max(60).meta({ label: 'Jobs' }),
   holders: z.array(holderSchema).max(30).meta({ label: 'What spins' }),
+  coastS: quantity('time', 'Coasts from full speed in', 0.5, 3600, 'Timed with no braking on the position used most; it tells the friction'),
   seatTorqueNm: quantity('torque', 'Torque that loosens the seated chuck', 0.5, 2000, 'Measured with a bar and a spring balance, never guessed'),
   hazards: z.array(z.enum(Object.keys(hazards) as [Hazard, ...Hazard[]])).max(6).meta({ label: 'What reaches the machine', options: hazards }),
   notes: words('Notes', 2000),
