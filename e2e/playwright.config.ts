@@ -12,14 +12,15 @@ export default defineConfig({
   outputDir: '../.local/e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 40_000,
+  timeout: 60_000,
+  // Two browsers and the server share two cores; a slow answer is not a wrong one.
+  expect: { timeout: 12_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: env('ZESTY_E2E_REPORT') }]],
   use: {
     baseURL: env('ZESTY_URL'),
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
-    trace: 'retain-on-failure',
     launchOptions: { executablePath: env('ZESTY_CHROMIUM'), args: chromiumArguments },
   },
 })

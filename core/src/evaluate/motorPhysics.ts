@@ -35,7 +35,7 @@ export function motorPhysics(plan: Plan, ledger: Ledger, library: Library, motor
   const noLoad = { id: 'motor.noLoadA', label: 'Amps at no load, base hertz', dimension: 'current' as const }
   const stator = { id: 'motor.statorOhm', label: 'Stator resistance, per phase of the star', dimension: 'resistance' as const }
   const pull = { id: 'motor.lowPull', label: 'Pull-out at the lowest hertz on plain V/f', dimension: 'torque' as const }
-  if (!raw || !circuit) return { circuit, contradiction: fitted && 'contradiction' in fitted ? fitted.contradiction : undefined, breakdownRatio, noLoadA: blocked(noLoad.id, noLoad.label), statorOhm: blocked(stator.id, stator.label), lowPullNm: blocked(pull.id, pull.label) }
+  if (!raw) return { circuit, contradiction: fitted && 'contradiction' in fitted ? fitted.contradiction : undefined, breakdownRatio, noLoadA: blocked(noLoad.id, noLoad.label), statorOhm: blocked(stator.id, stator.label), lowPullNm: blocked(pull.id, pull.label) }
 
   const { outputV } = ledger.compute(
     outputVoltage,

@@ -3,7 +3,7 @@ import type { PlanPath, StageId } from '@zesty/core'
 /** Where a field is edited. */
 export function stageOf(path: PlanPath): StageId {
   if (path.startsWith('motor')) return 'motor'
-  if (path.startsWith('drive')) return 'drive'
+  if (path.startsWith('drive') || path === 'survey.coastS' || /^supply\.(cable|laying|ambient|region)/.test(path)) return 'drive'
   if (path === 'survey.mainPositionId' || /^settings\.chosen\.(minimumHz|maximumHz)/.test(path) || path === 'controls.knobTopHz') return 'speeds'
   if (path.startsWith('settings') || path.startsWith('controls')) return 'settings'
   if (path.startsWith('overrides')) return 'drive'

@@ -5,8 +5,10 @@ import { FigureValue } from '../../parts/FigureValue'
 import { Library } from '../../parts/Library'
 import { QuantityField } from '../../parts/QuantityField'
 import { StageHead } from '../../parts/StageHead'
+import { CircuitSheet } from './CircuitSheet'
 import { DriveBox } from './DriveBox'
 import { LoadBar } from './LoadBar'
+import { StopSheet } from './StopSheet'
 
 /** The drive's plate, and how it stands between this wall and this motor. */
 export function DriveStage() {
@@ -55,6 +57,8 @@ export function DriveStage() {
           <QuantityField path="overrides.truePowerFactor" placeholder="65 % typical, one phase" wide hint="Watts over volt-amperes at the wall; a choke raises it" />
         </section>
       </div>
+      <CircuitSheet />
+      <StopSheet />
       <Library kind="drive" />
     </>
   )

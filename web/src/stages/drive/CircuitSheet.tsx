@@ -1,0 +1,43 @@
+import { useEvaluation } from '../../conversion/openPlan'
+import { SelectField } from '../../parts/ChoiceField'
+import { FigureTable } from '../../parts/FigureTable'
+import { QuantityField } from '../../parts/QuantityField'
+
+const devices = {
+  F: 'Earth-leakage device: type F (A only where the drive’s manual says so), never AC.',
+  B: 'Earth-leakage device: type B. Never behind one of type A, AC or F.',
+}
+
+/** The circuit that feeds the drive: what protects it, and the cable from panel to drive. */
+export function CircuitSheet() {
+  const { earthLeakageType } = useEvaluation()
+  return (
+    <section className="sheet mt-4" aria-labelledby="circuit">
+      <h2 id="circuit" className="h-part mb-1">
+        The circuit that feeds it
+      </h2>
+      <div className="grid gap-x-5 gap-y-3 xl:grid-cols-2">
+        <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2">
+          <QuantityField path="supply.cableM" placeholder="12 m" />
+          <QuantityField path="supply.cableMm2" placeholder="2.5 mm²" hint="Of each live conductor" />
+          <SelectField path="supply.laying" />
+          <QuantityField path="supply.ambientC" placeholder="30 °C typical" hint="" />
+          <QuantityField path="drive.manualProtectionA" label="Largest fuse, by the manual" placeholder="25 A" hint="" />
+          <SelectField path="supply.region" none="By the mains hertz" />
+        </div>
+        <div>
+          <FigureTable
+            heading="Worked out"
+            rows={[
+              { label: 'Breaker the drive asks for', id: 'supply.protectionA', note: 'a quarter over the larger input' },
+              { label: 'Smallest conductor', id: 'supply.neededMm2', note: 'load, protection, ampacity in that order' },
+              { label: 'Lost along it', id: 'supply.drop', note: 'copper hot, full load' },
+            ]}
+          />
+          {earthLeakageType && <p className="mt-2 text-[15px]">{devices[earthLeakageType]} Small 5 mA devices trip on a drive’s filter: hard-wire where your code lets you.</p>}
+          <p className="mt-1 text-[15px] text-ink-2">No light extension leads: the single-phase side carries far more amps than the motor’s. Local codes rule.</p>
+        </div>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,33 @@
+import { YesNoField } from '../../parts/ChoiceField'
+import { FigureTable } from '../../parts/FigureTable'
+import { QuantityField } from '../../parts/QuantityField'
+
+/** How fast the heaviest thing on the spindle comes up, and how fast it can be stopped. */
+export function StopSheet() {
+  return (
+    <section className="sheet mt-4" aria-labelledby="stopping">
+      <h2 id="stopping" className="h-part mb-1">
+        Running up and stopping
+      </h2>
+      <div className="grid gap-x-5 gap-y-3 xl:grid-cols-2">
+        <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2">
+          <YesNoField path="drive.brakeChopper" />
+          <YesNoField path="drive.resistorFitted" />
+          <QuantityField path="drive.minimumOhm" label="Smallest resistor, by the manual" placeholder="80 Ω" hint="" />
+          <QuantityField path="survey.coastS" placeholder="20 s" hint="Timed with no braking" />
+        </div>
+        <FigureTable
+          heading="The heaviest thing, on the position used most"
+          rows={[
+            { label: 'Its inertia', id: 'stop.inertia', note: 'as a disc of steel' },
+            { label: 'Friction', id: 'stop.frictionNm', note: 'time a coast to know it' },
+            { label: 'Quickest run-up', id: 'stop.rampS' },
+            { label: 'Shortest stop, no resistor', id: 'stop.withoutResistorS', note: 'shorter trips the drive' },
+            { label: 'Resistor for the deceleration', id: 'stop.resistorOhm' },
+            { label: 'It takes at its peak', id: 'stop.resistorW' },
+          ]}
+        />
+      </div>
+    </section>
+  )
+}
