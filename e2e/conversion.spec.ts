@@ -93,6 +93,14 @@ test('light and dark are chosen once and stay', async ({ page, shop }) => {
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night')
 })
 
+test('an address that leads nowhere says so and leads back', async ({ page }) => {
+  await page.goto('/nowhere/at/all')
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible()
+  await page.goto('/conversions/00000000-0000-4000-8000-000000000000')
+  await expect(page.getByRole('heading', { name: 'This conversion cannot be opened' })).toBeVisible()
+  await expect(page.getByText('There is no such conversion.')).toBeVisible()
+})
+
 test('a machine can be taken away, after a question', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/turret-mill')
   await page.goto(`/shops/${shop.id}`)

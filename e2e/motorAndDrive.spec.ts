@@ -35,6 +35,7 @@ test('the terminal box shows the links as found and as they should be', async ({
 
 test('torque curves at the motor and at the spindle, and in numbers', async ({ page, shop }) => {
   await shop.openDemo('2-juniper-wash/long-bed-lathe', 'motor')
+  await page.getByText('Library of the shop').scrollIntoViewIfNeeded()
   await page.getByText('The curves in numbers').click()
   await expect(page.getByRole('row', { name: /Hz, base/ })).toContainText(/12\.2\sN m/)
   await page.getByRole('button', { name: 'Show at the spindle' }).click()

@@ -1,9 +1,9 @@
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
-import { RouterProvider } from 'react-router'
 import './app.css'
-import { router } from './app/router'
+import { App } from './app/App'
+
 import { store } from './app/store'
 import { applyTheme } from './app/theme'
 
@@ -13,7 +13,7 @@ if (place)
   createRoot(place).render(
     <StrictMode>
       <Provider store={store}>
-        <RouterProvider router={router} />
+        <App />
       </Provider>
     </StrictMode>,
   )

@@ -83,12 +83,12 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
   const facts: Facts = { plan, library, supply, motor, drive, settings, physics, circuit, stop, speeds }
   const findings = judge(facts)
   const links = linkPlan(facts)
-  const missing = missingFields(plan, ledger.blocked.values(), ledger.figures)
+  const missing = missingFields(plan, ledger.blocked, ledger.figures)
   const steps = firstSteps(plan)
   const next = nextStep(steps, missing, findings)
   return {
-    figures: Object.fromEntries(ledger.figures),
-    blocked: Object.fromEntries(ledger.blocked),
+    figures: ledger.figures,
+    blocked: ledger.blocked,
     missing,
     chain: chain(facts, findings),
     stages: stageStates(missing, findings),

@@ -28,20 +28,20 @@ const isRaw = (input: Reading | Raw): input is Raw => 'raw' in input
  * which, and what could not be computed and for want of what.
  */
 export class Ledger {
-  readonly figures = new Map<string, Figure>()
-  readonly blocked = new Map<string, Blocked>()
+  readonly figures: Record<string, Figure> = {}
+  readonly blocked: Record<string, Blocked> = {}
 
   constructor(private readonly plan: Plan) {}
 
   private keep<R extends Reading>(reading: R): R {
-    if (isKnown(reading)) this.figures.set(reading.id, reading)
-    else this.blocked.set(reading.id, reading)
+    if (isKnown(reading)) this.figures[reading.id] = reading
+    else this.blocked[reading.id] = reading
     return reading
   }
 
   /** A number the person typed, under the plan's own label. */
   given(path: PlanPath, label?: string): Reading {
-    const known = this.figures.get(path) ?? this.blocked.get(path)
+    const known = this.figures[path] ?? this.blocked[path]
     if (known) return known
     const field = fieldAt(path)
     const value = valueAt(this.plan, path)
@@ -53,9 +53,11 @@ export class Ledger {
   /** A planning value from a table, unless the person has put their own at `override`. */
   typical(naming: Naming, value: number, source: string, override?: PlanPath): Reading {
     const own = override ? valueAt(this.plan, override) : undefined
-    if (override && typeof own === 'number')
-      return this.keep({ ...naming, value: own, basis: 'given', restsOnTypical: false, path: override, from: [] })
-    return this.keep({ ...naming, value, basis: 'typical', restsOnTypical: true, source, from: [], ...(override ? { path: override } : {}) })
+    const { id, label, dimension } = naming
+    if (override && typeof own === 'number') return this.keep({ id, label, dimension, value: own, basis: 'given', restsOnTypical: false, path: override, from: [] })
+    const figure: Figure = { id, label, dimension, value, basis: 'typical', restsOnTypical: true, source, from: [] }
+    if (override) figure.path = override
+    return this.keep(figure)
   }
 
   /** A figure that is decided elsewhere (a setting), booked with what it rests on. */

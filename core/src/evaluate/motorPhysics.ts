@@ -27,7 +27,7 @@ export function motorPhysics(plan: Plan, ledger: Ledger, library: Library, motor
   const breakdownRatio = isKnown(own) ? own : ledger.typical({ id: 'motor.pullOut', label: 'Pull-out over rated torque', dimension: 'number' }, typical.value, typical.source)
   const inputs = [ledger.given('motor.powerW'), motor.plateVoltageV, motor.frequencyHz, motor.poles, motor.ratedSpeedRpm, motor.plateCurrentA]
   const slip = numberOf(motor.slip)
-  const fitted = motor.suitable === true && slip !== undefined && slip > 0 ? plateCircuit(plan, (id) => ledger.figures.get(id)?.value) : undefined
+  const fitted = motor.suitable === true && slip !== undefined && slip > 0 ? plateCircuit(plan, (id) => ledger.figures[id]?.value) : undefined
   const circuit = fitted && 'circuit' in fitted ? fitted.circuit : undefined
   const raw = circuit && { raw: circuit, shown: 'fitted to the plate', label: 'Equivalent circuit', from: [...inputs, breakdownRatio] }
   const blocked = (id: string, label: string): Reading => ledger.block({ id, label }, inputs, fitted && 'contradiction' in fitted ? fitted.contradiction : slip === 0 ? 'A plate that prints synchronous speed does not say the slip' : undefined)

@@ -53,12 +53,12 @@ const stageOfPath = (path: PlanPath): StageId => {
 }
 
 /** Every unknown field that something waits for: the essentials of each stage, and what blocks a figure. */
-export function missingFields(plan: Plan, blocked: Iterable<Blocked>, figures: ReadonlyMap<string, Figure>): Missing[] {
+export function missingFields(plan: Plan, blocked: Readonly<Record<string, Blocked>>, figures: Readonly<Record<string, Figure>>): Missing[] {
   const waits = new Map<PlanPath, Set<string>>()
   for (const id of stageIds) for (const path of essentials[id]) if (asked(plan, path) && isMissing(plan, path)) waits.set(path, new Set())
-  for (const b of blocked) {
+  for (const b of Object.values(blocked)) {
     for (const path of b.missing) {
-      if (figures.has(path)) continue
+      if (figures[path]) continue
       const labels = waits.get(path) ?? new Set<string>()
       if (b.id !== path) labels.add(b.label)
       if (labels.size > 0 || waits.has(path)) waits.set(path, labels)

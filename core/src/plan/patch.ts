@@ -16,10 +16,19 @@ type Tree = Record<string, unknown> | unknown[]
 
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null
 
+const split = new Map<PlanPath, readonly string[]>()
+
+/** The keys of a path; the same few hundred paths are asked for at every edit. */
+function keysOf(path: PlanPath): readonly string[] {
+  let keys = split.get(path)
+  if (!keys) split.set(path, (keys = path.split('.')))
+  return keys
+}
+
 /** What stands at a path, or undefined. */
 export function valueAt(plan: unknown, path: PlanPath): unknown {
   let at: unknown = plan
-  for (const key of path.split('.')) {
+  for (const key of keysOf(path)) {
     if (!isTree(at) || !Object.hasOwn(at, key)) return undefined
     at = (at as Record<string, unknown>)[key]
   }

@@ -1,12 +1,13 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { FigureTable } from '../../parts/FigureTable'
 import { ChoiceField, SelectField } from '../../parts/ChoiceField'
 import { Library } from '../../parts/Library'
 import { StageHead } from '../../parts/StageHead'
+import { WhenSeen } from '../../parts/WhenSeen'
 import { Links } from './Links'
 import { Plate } from './Plate'
-import { PlateReader } from './PlateReader'
 
+const PlateReader = lazy(() => import('./PlateReader').then((m) => ({ default: m.PlateReader })))
 const TorqueChart = lazy(() => import('./TorqueChart').then((m) => ({ default: m.TorqueChart })))
 
 /** The nameplate, what follows from it, and the links in the terminal box. */
@@ -14,7 +15,7 @@ export function MotorStage() {
   return (
     <>
       <StageHead title="Motor" lead="Type the plate as it is stamped; the rest follows from it." />
-      <PlateReader />
+      <PlateSheet />
       <div className="mb-3">
         <ChoiceField path="motor.kind" />
       </div>
@@ -40,10 +41,25 @@ export function MotorStage() {
         <ChoiceField path="motor.cooling" />
       </div>
       <Links />
-      <Suspense fallback={<div className="sheet mt-4 h-[380px]" />}>
+      <WhenSeen placeHolder={<div className="sheet mt-4 h-[400px]" />}>
         <TorqueChart />
-      </Suspense>
+      </WhenSeen>
       <Library kind="motor" />
     </>
+  )
+}
+
+/** The plate reader, loaded when it is opened. */
+function PlateSheet() {
+  const [open, setOpen] = useState(false)
+  return (
+    <details className="sheet mb-3 !py-1" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="min-h-11 content-center font-semibold">Type or paste the whole plate at once</summary>
+      {open && (
+        <Suspense fallback={<p className="lead">Opening the reader</p>}>
+          <PlateReader />
+        </Suspense>
+      )}
+    </details>
   )
 }

@@ -16,8 +16,6 @@ export function PlateReader() {
     setText('')
   }
   return (
-    <details className="sheet mb-3 !py-1">
-      <summary className="min-h-11 content-center font-semibold">Type or paste the whole plate at once</summary>
       <div className="mt-1 grid gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-1">
           <label className="label" htmlFor={id}>
@@ -68,6 +66,5 @@ export function PlateReader() {
           )}
         </div>
       </div>
-    </details>
   )
 }
