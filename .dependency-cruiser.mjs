@@ -3,11 +3,33 @@
 /** @type {import('dependency-cruiser').IConfiguration} */
 export default {
   forbidden: [
-    { name: 'no-cycles', comment: 'Modules that need each other are one module, or want a third.', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
-    { name: 'core-is-pure', comment: 'core imports nothing but itself and Zod.', severity: 'error', from: { path: '^core/src' }, to: { pathNot: ['^core/src', 'node_modules/zod/'] } },
+    {
+      name: 'no-cycles',
+      comment: 'Modules that need each other are one module, or want a third.',
+      severity: 'error',
+      from: {},
+      to: { circular: true, dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'core-is-pure',
+      comment: 'core imports nothing but itself and Zod.',
+      severity: 'error',
+      from: { path: '^core/src' },
+      to: { pathNot: ['^core/src', 'node_modules/zod/'] },
+    },
     { name: 'nothing-imports-web', severity: 'error', from: { pathNot: '^web/' }, to: { path: '^web/' } },
-    { name: 'web-knows-only-core', severity: 'error', from: { path: '^web/src' }, to: { path: '^(server|cli|tools|e2e)/' } },
-    { name: 'server-knows-only-core', severity: 'error', from: { path: '^server/src' }, to: { path: '^(web|cli|tools|e2e)/' } },
+    {
+      name: 'web-knows-only-core',
+      severity: 'error',
+      from: { path: '^web/src' },
+      to: { path: '^(server|cli|tools|e2e)/' },
+    },
+    {
+      name: 'server-knows-only-core',
+      severity: 'error',
+      from: { path: '^server/src' },
+      to: { path: '^(web|cli|tools|e2e)/' },
+    },
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],
   options: {
@@ -15,6 +37,10 @@ export default {
     exclude: { path: ['^core/test'] },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'], extensions: ['.ts', '.tsx', '.mjs', '.js', '.css'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.css'],
+    },
   },
 }

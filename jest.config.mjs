@@ -2,15 +2,47 @@
 
 const common = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { swcrc: false, jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true, decorators: true }, transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } } }, module: { type: 'es6' } }] },
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        swcrc: false,
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true, decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
   moduleNameMapper: { '^@zesty/core$': '<rootDir>/../core/src/index.ts' },
 }
 
 /** @type {import('jest').Config} */
 export default {
   projects: [
-    { ...common, displayName: 'core', rootDir: 'core', testEnvironment: 'node', moduleNameMapper: {}, testMatch: ['<rootDir>/test/**/*.test.ts'] },
-    { ...common, displayName: 'server', rootDir: 'server', testEnvironment: 'node', testMatch: ['<rootDir>/test/**/*.test.ts'] },
-    { ...common, displayName: 'web', rootDir: 'web', testEnvironment: 'jsdom', testMatch: ['<rootDir>/test/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'core',
+      rootDir: 'core',
+      testEnvironment: 'node',
+      moduleNameMapper: {},
+      testMatch: ['<rootDir>/test/**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'server',
+      rootDir: 'server',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/test/**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'web',
+      rootDir: 'web',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/test/**/*.test.ts'],
+    },
   ],
 }

@@ -6,4 +6,5 @@ export function complain(message: string): number {
   return 2
 }
 
-export const faultLine = (faults: readonly Fault[]): string => faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ')
+export const faultLine = (faults: readonly Fault[]): string =>
+  faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ')

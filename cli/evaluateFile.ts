@@ -4,7 +4,9 @@ import { complain, faultLine } from './complain'
 
 /** A conversion file, or a bare plan. */
 const read = (document: unknown) =>
-  typeof document === 'object' && document !== null && Reflect.get(document, 'format') === CONVERSION_FORMAT ? readConversionFile(document) : readPlan(document)
+  typeof document === 'object' && document !== null && Reflect.get(document, 'format') === CONVERSION_FORMAT
+    ? readConversionFile(document)
+    : readPlan(document)
 
 /** `evaluate FILE`: the evaluation as JSON; with `--text` a short report, `--imperial` in inches and horsepower. */
 export function evaluateFile(args: string[]): number {
@@ -23,6 +25,8 @@ export function evaluateFile(args: string[]): number {
   if (!plan.ok) return complain(`${file}: ${faultLine(plan.faults)}`)
   const evaluation = evaluate(plan.value)
   const system: UnitSystem = args.includes('--imperial') ? 'imperial' : 'metric'
-  process.stdout.write(args.includes('--text') ? report(plan.value, evaluation, system) : `${JSON.stringify(evaluation, null, 2)}\n`)
+  process.stdout.write(
+    args.includes('--text') ? report(plan.value, evaluation, system) : `${JSON.stringify(evaluation, null, 2)}\n`,
+  )
   return 0
 }

@@ -2,11 +2,29 @@ import { describeRule, rules, type FieldLine, type Rule } from '@zesty/core'
 import { complain, faultLine } from './complain'
 
 const table = (lines: readonly FieldLine[], ifNeeded: string): string =>
-  lines.map((l) => `  ${l.key.padEnd(24)} ${(l.needed ? ifNeeded : 'optional').padEnd(9)} ${l.takes.padEnd(34)} ${l.meaning}`).join('\n')
+  lines
+    .map(
+      (l) => `  ${l.key.padEnd(24)} ${(l.needed ? ifNeeded : 'optional').padEnd(9)} ${l.takes.padEnd(34)} ${l.meaning}`,
+    )
+    .join('\n')
 
 function describe(rule: Rule): string {
   const d = describeRule(rule)
-  return [d.id, d.title, '', `Formula: ${d.formula}`, `Source:  ${d.source}`, '', 'Input:', table(d.input, 'needed'), 'Output:', table(d.output, ''), '', `Example: ./zesty rule ${d.id} '${JSON.stringify(d.example)}'`, ''].join('\n')
+  return [
+    d.id,
+    d.title,
+    '',
+    `Formula: ${d.formula}`,
+    `Source:  ${d.source}`,
+    '',
+    'Input:',
+    table(d.input, 'needed'),
+    'Output:',
+    table(d.output, ''),
+    '',
+    `Example: ./zesty rule ${d.id} '${JSON.stringify(d.example)}'`,
+    '',
+  ].join('\n')
 }
 
 /** `rule`: the list; `rule ID`: the contract; `rule ID '{json}'`: the output as JSON. */

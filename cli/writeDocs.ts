@@ -21,6 +21,7 @@ export function writeDocs(args: string[]): number {
     mkdirSync(dirname(path), { recursive: true })
     writeFileSync(path, text)
   }
-  for (const [path] of stale) process.stdout.write(`${path} ${args.includes('--check') ? 'is stale: run ./zesty docs' : 'written'}\n`)
+  for (const [path] of stale)
+    process.stdout.write(`${path} ${args.includes('--check') ? 'is stale: run ./zesty docs' : 'written'}\n`)
   return args.includes('--check') && stale.length > 0 ? 1 : 0
 }

@@ -6,8 +6,12 @@ const stages = ['survey', 'motor', 'drive', 'speeds', 'settings']
 
 /** Faults that keep people out, as axe names them. */
 async function faults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice']).analyze()
-  return violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 120)}`))
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'])
+    .analyze()
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 120)}`))
 }
 
 for (const theme of ['light', 'dark'] as const)
@@ -41,7 +45,10 @@ test.describe('on a phone', () => {
       const small = await page.evaluate(() =>
         [...document.querySelectorAll('button, a[href], input:not([type=file]), select, summary')]
           .filter((e) => (e as HTMLElement).checkVisibility())
-          .map((e) => ({ what: (e.textContent || e.getAttribute('aria-label') || e.tagName).trim().slice(0, 40), box: e.getBoundingClientRect() }))
+          .map((e) => ({
+            what: (e.textContent || e.getAttribute('aria-label') || e.tagName).trim().slice(0, 40),
+            box: e.getBoundingClientRect(),
+          }))
           .filter(({ box }) => box.width > 0 && box.height < 43.5)
           .map(({ what, box }) => `${what} ${box.height}`),
       )

@@ -3,7 +3,10 @@ import { join } from 'node:path'
 import { chain, demoFile, expect, kept, test, type } from './shopFixture'
 import { freePort } from '../tools/cluster.mjs'
 
-test('what cannot be read stays in the field with the reason, also after going elsewhere and reloading', async ({ page, shop }) => {
+test('what cannot be read stays in the field with the reason, also after going elsewhere and reloading', async ({
+  page,
+  shop,
+}) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
   const power = page.getByLabel('Power', { exact: true })
   await type(page, 'Power', '230 V')
@@ -42,7 +45,9 @@ test('an emptied field becomes unknown, and everything that rests on it says so'
 test('files that are no conversion are refused with the reason, and nothing changes', async ({ page, shop }) => {
   await page.goto(`/shops/${shop.id}`)
   const take = async (name: string, text: string | Buffer) => {
-    await page.getByLabel('Conversion file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+    await page
+      .getByLabel('Conversion file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
     const dialog = page.getByRole('dialog', { name: 'Not taken in' })
     await expect(dialog).toBeVisible()
     const says = await dialog.getByRole('alert').innerText()
@@ -52,8 +57,12 @@ test('files that are no conversion are refused with the reason, and nothing chan
   }
   expect(await take('huge.json', Buffer.alloc(20_000_000, 'x'))).toContain('20.0 MB')
   expect(await take('broken.json', '{"format":')).toContain('nothing was changed')
-  expect(await take('future.json', JSON.stringify({ format: 'zesty-lathe/conversion', plan: { schemaVersion: 7 } }))).toContain('made by a newer release')
-  expect(await take('extra.json', JSON.stringify({ format: 'zesty-lathe/conversion', colour: 1, plan: {} }))).toContain('colour is not a key known here')
+  expect(
+    await take('future.json', JSON.stringify({ format: 'zesty-lathe/conversion', plan: { schemaVersion: 7 } })),
+  ).toContain('made by a newer release')
+  expect(await take('extra.json', JSON.stringify({ format: 'zesty-lathe/conversion', colour: 1, plan: {} }))).toContain(
+    'colour is not a key known here',
+  )
   await expect(page.getByRole('heading', { name: 'What machine is it?' })).toBeVisible()
   await page.getByLabel('Conversion file').setInputFiles(demoFile('1-saltpan-row/turret-mill'))
   await expect(page.getByText('Turret mill').first()).toBeVisible()
@@ -82,11 +91,26 @@ test('two tabs on one plan: the second is shown both sides and chooses', async (
   await expect(other.getByLabel('Frame', { exact: true })).toHaveValue('112M')
 })
 
-test('the server dies in mid-edit: typing goes on, survives a reload, and is kept when it is back', async ({ browser, request, shop }) => {
+test('the server dies in mid-edit: typing goes on, survives a reload, and is kept when it is back', async ({
+  browser,
+  request,
+  shop,
+}) => {
   const build = join(import.meta.dirname, '..', '.local', 'build')
-  const { serve } = (await import(pathToFileURL(join(build, 'server', 'main.mjs')).href)) as { serve: (o: object) => Promise<{ url: string; close: () => Promise<void> }> }
+  const { serve } = (await import(pathToFileURL(join(build, 'server', 'main.mjs')).href)) as {
+    serve: (o: object) => Promise<{ url: string; close: () => Promise<void> }>
+  }
   const port = await freePort()
-  const start = () => serve({ host: '127.0.0.1', port, databaseUrl: process.env['ZESTY_DATABASE_URL'], webRoot: join(build, 'web'), migrations: join(import.meta.dirname, '..', 'server', 'migrations'), demoFolder: join(import.meta.dirname, '..', 'demo'), demo: 'as-before' })
+  const start = () =>
+    serve({
+      host: '127.0.0.1',
+      port,
+      databaseUrl: process.env['ZESTY_DATABASE_URL'],
+      webRoot: join(build, 'web'),
+      migrations: join(import.meta.dirname, '..', 'server', 'migrations'),
+      demoFolder: join(import.meta.dirname, '..', 'demo'),
+      demo: 'as-before',
+    })
   let own = await start()
   try {
     const made = await request.post(`/api/shops/${shop.id}/conversions`, { data: { name: 'Survivor' } })
@@ -103,7 +127,9 @@ test('the server dies in mid-edit: typing goes on, survives a reload, and is kep
     await expect(page.getByRole('status')).toHaveText(/^Kept/, { timeout: 15_000 })
 
     // And once more, with the page loaded anew before the edit was sent.
-    await page.route('**/api/conversions/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+    await page.route('**/api/conversions/*', (route) =>
+      route.request().method() === 'PUT' ? route.abort() : route.continue(),
+    )
     await type(page, 'Hertz', '50')
     await expect(page.getByRole('status')).toHaveText(/Waiting for the server/)
     await page.unroute('**/api/conversions/*')

@@ -1,9 +1,19 @@
 import { readFileSync } from 'node:fs'
 import { chain, expect, finding, kept, test, type } from './shopFixture'
 
-test('from an empty shop to a first verdict, a remedy, undo, export, and the same evaluation in another shop', async ({ page, request }) => {
+test('from an empty shop to a first verdict, a remedy, undo, export, and the same evaluation in another shop', async ({
+  page,
+  request,
+}) => {
   const foreign: string[] = []
-  page.on('request', (r) => !r.url().startsWith(process.env['ZESTY_URL'] ?? '') && !r.url().startsWith('blob:') && !r.url().startsWith('data:') && foreign.push(r.url()))
+  page.on(
+    'request',
+    (r) =>
+      !r.url().startsWith(process.env['ZESTY_URL'] ?? '') &&
+      !r.url().startsWith('blob:') &&
+      !r.url().startsWith('data:') &&
+      foreign.push(r.url()),
+  )
   await page.goto('/')
   await page.getByRole('button', { name: 'Shop', exact: true }).click()
   await page.getByLabel('Name of the shop').fill('Back shed')
@@ -63,7 +73,13 @@ test('from an empty shop to a first verdict, a remedy, undo, export, and the sam
   await page.getByRole('link', { name: 'Export as a file' }).click()
   const file = await (await download).path()
   const plan = (JSON.parse(readFileSync(file, 'utf8')) as { plan: { motor: object } }).plan
-  expect(plan.motor).toMatchObject({ connection: 'delta', lowVoltageV: 230, highVoltageV: 400, lowVoltageA: 6, ratedSpeedRpm: 1420 })
+  expect(plan.motor).toMatchObject({
+    connection: 'delta',
+    lowVoltageV: 230,
+    highVoltageV: 400,
+    lowVoltageA: 6,
+    ratedSpeedRpm: 1420,
+  })
 
   // Into an empty shop, as a file.
   await page.goto('/')
@@ -75,7 +91,8 @@ test('from an empty shop to a first verdict, a remedy, undo, export, and the sam
   await expect(chain(page, 'Motor')).toContainText('Delta, 4-pole, 6 A')
   const taken = /conversions\/([^/]+)/.exec(page.url())?.[1] ?? ''
   expect(taken).not.toBe(id)
-  const evaluation = async (of: string): Promise<unknown> => (await request.get(`/api/conversions/${of}/evaluation`)).json()
+  const evaluation = async (of: string): Promise<unknown> =>
+    (await request.get(`/api/conversions/${of}/evaluation`)).json()
   expect(await evaluation(taken)).toEqual(await evaluation(id))
   expect(foreign).toEqual([])
 })

@@ -64,7 +64,9 @@ test('the palette goes to stages, fields and remedies', async ({ page, shop }) =
 })
 
 test('a plate can be typed with the keyboard alone', async ({ page, shop, request }) => {
-  const made = await request.post(`/api/shops/${shop.id}/conversions`, { data: { name: 'By keys', machineKind: 'lathe' } })
+  const made = await request.post(`/api/shops/${shop.id}/conversions`, {
+    data: { name: 'By keys', machineKind: 'lathe' },
+  })
   await page.goto(`/conversions/${((await made.json()) as { id: string }).id}/motor`)
   await page.getByRole('radio', { name: 'Three-phase', exact: true }).focus()
   await page.keyboard.press('Space')

@@ -1,10 +1,18 @@
 import { chain, expect, finding, test, type } from './shopFixture'
 
-test('a whole plate is pasted, understood line by line, and put on the plate in one undoable press', async ({ page, shop, request }) => {
-  const made = await request.post(`/api/shops/${shop.id}/conversions`, { data: { name: 'Pasted', machineKind: 'lathe' } })
+test('a whole plate is pasted, understood line by line, and put on the plate in one undoable press', async ({
+  page,
+  shop,
+  request,
+}) => {
+  const made = await request.post(`/api/shops/${shop.id}/conversions`, {
+    data: { name: 'Pasted', machineKind: 'lathe' },
+  })
   await page.goto(`/conversions/${((await made.json()) as { id: string }).id}/motor`)
   await page.getByText('Type or paste the whole plate at once').click()
-  await page.getByLabel('The plate, line by line, in any order').fill('3~ Mot. 90L-4 IP55\n1,5 kW 1420 min-1 50 Hz\n230/400 V 6,0/3,5 A cos φ 0,80\nMade on a Tuesday')
+  await page
+    .getByLabel('The plate, line by line, in any order')
+    .fill('3~ Mot. 90L-4 IP55\n1,5 kW 1420 min-1 50 Hz\n230/400 V 6,0/3,5 A cos φ 0,80\nMade on a Tuesday')
   await expect(page.getByText('Kind of motor Three-phase, Enclosure IP55')).toBeVisible()
   await expect(page.getByText('Not read: Made on a Tuesday')).toBeVisible()
   await page.getByRole('button', { name: 'Put this on the plate' }).click()
@@ -20,7 +28,9 @@ test('a single-phase plate is recognised and told what to do', async ({ page, sh
   await page.getByText('Type or paste the whole plate at once').click()
   await page.getByLabel('The plate, line by line, in any order').fill('1 PH 230 V 50 Hz 1.1 kW 1420 rpm 40 µF')
   await page.getByRole('button', { name: 'Put this on the plate' }).click()
-  await expect(finding(page, 'This motor cannot go on the drive as it is')).toContainText('replaced by a three-phase motor')
+  await expect(finding(page, 'This motor cannot go on the drive as it is')).toContainText(
+    'replaced by a three-phase motor',
+  )
 })
 
 test('the terminal box shows the links as found and as they should be', async ({ page, shop }) => {
@@ -39,7 +49,9 @@ test('torque curves at the motor and at the spindle, and in numbers', async ({ p
   await page.getByText('The curves in numbers').click()
   await expect(page.getByRole('row', { name: /Hz, base/ })).toContainText(/12\.2\sN m/)
   await page.getByRole('button', { name: 'Show at the spindle' }).click()
-  await expect(page.getByRole('heading', { name: /Torque at the spindle against its speed, on Open belt/ })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: /Torque at the spindle against its speed, on Open belt/ }),
+  ).toBeVisible()
 })
 
 test('the circuit: breaker, conductor and loss; a light cable is a stop', async ({ page, shop }) => {

@@ -11,7 +11,9 @@ export interface Shop {
 }
 
 async function newShop(request: APIRequestContext, units = 'metric'): Promise<string> {
-  const made = await request.post('/api/shops', { data: { name: `Shed ${Math.random().toString(36).slice(2, 8)}`, units } })
+  const made = await request.post('/api/shops', {
+    data: { name: `Shed ${Math.random().toString(36).slice(2, 8)}`, units },
+  })
   return ((await made.json()) as { id: string }).id
 }
 
@@ -22,7 +24,9 @@ export const test = base.extend<{ shop: Shop }>({
     await use({
       id,
       openDemo: async (path, stage = 'survey') => {
-        const taken = await request.post(`/api/shops/${id}/import`, { data: JSON.parse(readFileSync(demoFile(path), 'utf8')) })
+        const taken = await request.post(`/api/shops/${id}/import`, {
+          data: JSON.parse(readFileSync(demoFile(path), 'utf8')),
+        })
         const conversion = (await taken.json()) as { id: string }
         await page.goto(`/conversions/${conversion.id}/${stage}`)
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
@@ -44,6 +48,8 @@ export async function type(page: Page, label: string, text: string): Promise<voi
 
 export const kept = (page: Page) => expect(page.getByRole('status')).toHaveText(/^Kept \d\d:\d\d$/)
 
-export const chain = (page: Page, link: string) => page.getByRole('navigation', { name: 'The chain' }).getByRole('button', { name: new RegExp(`^${link}`) })
+export const chain = (page: Page, link: string) =>
+  page.getByRole('navigation', { name: 'The chain' }).getByRole('button', { name: new RegExp(`^${link}`) })
 
-export const finding = (page: Page, title: string | RegExp) => page.getByRole('article').filter({ has: page.getByRole('heading', { name: title }) })
+export const finding = (page: Page, title: string | RegExp) =>
+  page.getByRole('article').filter({ has: page.getByRole('heading', { name: title }) })

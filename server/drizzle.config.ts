@@ -1,4 +1,9 @@
 import { defineConfig } from 'drizzle-kit'
 
 /** `npx drizzle-kit generate` in this folder writes the next migration from the schema. */
-export default defineConfig({ dialect: 'postgresql', schema: './src/db/schema.ts', out: './migrations', casing: 'snake_case' })
+export default defineConfig({
+  dialect: 'postgresql',
+  schema: './src/db/schema.ts',
+  out: './migrations',
+  casing: 'snake_case',
+})

@@ -22,13 +22,20 @@ async function withDatabase(use) {
 /** @param {string} program @param {string[]} args @param {string} what */
 function must(program, args, what) {
   const result = spawnSync(program, args, { encoding: 'utf8' })
-  if (result.status !== 0) throw new Trouble(`${what} failed: ${result.stderr?.trim().split('\n')[0] ?? result.error?.message ?? ''}`)
+  if (result.status !== 0)
+    throw new Trouble(`${what} failed: ${result.stderr?.trim().split('\n')[0] ?? result.error?.message ?? ''}`)
 }
 
 /** @param {string[]} args */
 export async function backup([file]) {
   const target = resolve(file ?? `zesty-lathe-${new Date().toISOString().slice(0, 10)}.sql`)
-  await withDatabase((url, programs) => must(join(programs, 'pg_dump'), ['--no-owner', '--no-privileges', '--clean', '--if-exists', '-f', target, url], 'Backup'))
+  await withDatabase((url, programs) =>
+    must(
+      join(programs, 'pg_dump'),
+      ['--no-owner', '--no-privileges', '--clean', '--if-exists', '-f', target, url],
+      'Backup',
+    ),
+  )
   console.log(`Kept in ${target}`)
 }
 
@@ -36,6 +43,12 @@ export async function backup([file]) {
 export async function restore([file]) {
   if (!file) throw new Trouble('restore needs the file of a backup.', 2)
   if (!existsSync(file)) throw new Trouble(`There is no file ${file}.`, 2)
-  await withDatabase((url, programs) => must(join(programs, 'psql'), ['-Xq', '-v', 'ON_ERROR_STOP=1', '--single-transaction', '-f', resolve(file), url], 'Restore'))
+  await withDatabase((url, programs) =>
+    must(
+      join(programs, 'psql'),
+      ['-Xq', '-v', 'ON_ERROR_STOP=1', '--single-transaction', '-f', resolve(file), url],
+      'Restore',
+    ),
+  )
   console.log(`Restored from ${resolve(file)}`)
 }

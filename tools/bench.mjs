@@ -13,7 +13,8 @@ import { ensureApplication, ensureChromium, ensureCommandLine } from './setUp.mj
 /** @typedef {{name: string, measured: string, budget: string, met: boolean}} Line */
 
 /** @param {number[]} values @param {number} share */
-const quantile = (values, share) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN
+const quantile = (values, share) =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN
 
 /** Measures every budget on this machine and prints a table; exit 1 where one is not met. */
 export async function bench() {
@@ -21,14 +22,17 @@ export async function bench() {
   /** @type {Line[]} */
   const lines = [...(await evaluateLines()), ...(await pageLines())]
   console.log(`\n${'what'.padEnd(44)}${'measured'.padEnd(22)}${'budget'.padEnd(16)}`)
-  for (const { name, measured, budget, met } of lines) console.log(`${name.padEnd(44)}${measured.padEnd(22)}${budget.padEnd(16)}${met ? 'met' : 'NOT MET'}`)
+  for (const { name, measured, budget, met } of lines)
+    console.log(`${name.padEnd(44)}${measured.padEnd(22)}${budget.padEnd(16)}${met ? 'met' : 'NOT MET'}`)
   if (lines.some((l) => !l.met)) process.exitCode = 1
 }
 
 /** evaluate() on the fullest demo plan. @returns {Promise<Line[]>} */
 async function evaluateLines() {
   const { evaluate, readConversionFile } = await import(pathToFileURL(ensureCommandLine()).href)
-  const plan = readConversionFile(JSON.parse(readFileSync(join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json'), 'utf8'))).value
+  const plan = readConversionFile(
+    JSON.parse(readFileSync(join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json'), 'utf8')),
+  ).value
   for (let i = 0; i < 500; i += 1) evaluate(plan)
   const times = Array.from({ length: 2000 }, () => {
     const began = performance.now()
@@ -37,7 +41,12 @@ async function evaluateLines() {
   })
   const [median, p99] = [quantile(times, 0.5), quantile(times, 0.99)]
   return [
-    { name: 'evaluate a full plan, median', measured: `${median.toFixed(2)} ms`, budget: 'under 2 ms', met: median < 2 },
+    {
+      name: 'evaluate a full plan, median',
+      measured: `${median.toFixed(2)} ms`,
+      budget: 'under 2 ms',
+      met: median < 2,
+    },
     { name: 'evaluate a full plan, p99', measured: `${p99.toFixed(2)} ms`, budget: 'under 8 ms', met: p99 < 8 },
   ]
 }
@@ -55,7 +64,15 @@ async function pageLines() {
       const again = await startServer(cluster.url)
       again.stop()
       await again.ended
-      return [...lines, { name: 'second ./zesty start to serving', measured: `${(again.took / 1000).toFixed(2)} s`, budget: 'under 8 s', met: again.took < 8000 }]
+      return [
+        ...lines,
+        {
+          name: 'second ./zesty start to serving',
+          measured: `${(again.took / 1000).toFixed(2)} s`,
+          budget: 'under 8 s',
+          met: again.took < 8000,
+        },
+      ]
     } finally {
       first.stop()
       await first.ended
@@ -69,7 +86,10 @@ async function pageLines() {
 async function startServer(databaseUrl) {
   const began = performance.now()
   const port = await freePort()
-  const child = spawn(join(root, 'zesty'), ['start', '--port', String(port)], { env: { ...process.env, DATABASE_URL: databaseUrl }, stdio: ['ignore', 'pipe', 'inherit'] })
+  const child = spawn(join(root, 'zesty'), ['start', '--port', String(port)], {
+    env: { ...process.env, DATABASE_URL: databaseUrl },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
   const ended = new Promise((resolve) => child.on('exit', resolve))
   await new Promise((resolve, reject) => {
     let heard = ''
@@ -79,13 +99,21 @@ async function startServer(databaseUrl) {
     })
     child.on('exit', () => reject(new Error(`the server ended: ${heard}`)))
   })
-  return { url: `http://127.0.0.1:${port}`, took: performance.now() - began, pid: child.pid ?? 0, stop: () => void child.kill('SIGTERM'), ended }
+  return {
+    url: `http://127.0.0.1:${port}`,
+    took: performance.now() - began,
+    pid: child.pid ?? 0,
+    stop: () => void child.kill('SIGTERM'),
+    ended,
+  }
 }
 
 /** @param {string} url @returns {Promise<string>} */
 async function fullestMachine(url) {
   const [shop] = /** @type {{id: string}[]} */ (await (await fetch(`${url}/api/shops`)).json())
-  const [machine] = /** @type {{id: string}[]} */ (await (await fetch(`${url}/api/shops/${shop?.id}/conversions`)).json())
+  const [machine] = /** @type {{id: string}[]} */ (
+    await (await fetch(`${url}/api/shops/${shop?.id}/conversions`)).json()
+  )
   return machine?.id ?? ''
 }
 
@@ -116,13 +144,24 @@ async function apiLines(server, machine) {
   const p95 = quantile(times.slice(REQUESTS_PER_SECOND), 0.95)
   const resident = residentMegabytes(server.pid)
   return [
-    { name: `API read of a conversion, p95 at ${REQUESTS_PER_SECOND}/s`, measured: `${p95.toFixed(1)} ms`, budget: 'under 15 ms', met: p95 < 15 },
-    { name: 'server resident after that', measured: `${resident.toFixed(0)} MB`, budget: 'under 150 MB', met: resident < 150 },
+    {
+      name: `API read of a conversion, p95 at ${REQUESTS_PER_SECOND}/s`,
+      measured: `${p95.toFixed(1)} ms`,
+      budget: 'under 15 ms',
+      met: p95 < 15,
+    },
+    {
+      name: 'server resident after that',
+      measured: `${resident.toFixed(0)} MB`,
+      budget: 'under 150 MB',
+      met: resident < 150,
+    },
   ]
 }
 
 /** @param {number} pid */
-const residentMegabytes = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? NaN) / 1024
+const residentMegabytes = (pid) =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? NaN) / 1024
 
 const KEYSTROKES = 40
 
@@ -142,9 +181,24 @@ async function browserLines(url, machine) {
     const times = await keystrokes(page)
     const worst = quantile(times, 0.95)
     return [
-      { name: 'first load of a conversion, script gzipped', measured: `${(script / 1000).toFixed(0)} kB`, budget: 'under 250 kB', met: script < 250_000 },
-      { name: 'key to repainted chain, median', measured: `${quantile(times, 0.5).toFixed(1)} ms`, budget: 'under 50 ms', met: quantile(times, 0.5) < 50 },
-      { name: 'key to repainted chain, p95', measured: `${worst.toFixed(1)} ms`, budget: 'under 50 ms', met: worst < 50 },
+      {
+        name: 'first load of a conversion, script gzipped',
+        measured: `${(script / 1000).toFixed(0)} kB`,
+        budget: 'under 250 kB',
+        met: script < 250_000,
+      },
+      {
+        name: 'key to repainted chain, median',
+        measured: `${quantile(times, 0.5).toFixed(1)} ms`,
+        budget: 'under 50 ms',
+        met: quantile(times, 0.5) < 50,
+      },
+      {
+        name: 'key to repainted chain, p95',
+        measured: `${worst.toFixed(1)} ms`,
+        budget: 'under 50 ms',
+        met: worst < 50,
+      },
     ]
   } finally {
     await browser.close()
@@ -152,7 +206,8 @@ async function browserLines(url, machine) {
 }
 
 /** Gzipped size of a built file. @param {string} url */
-const assetSize = (url) => gzipSync(readFileSync(join(root, '.local', 'build', 'web', new URL(url).pathname)), { level: 9 }).length
+const assetSize = (url) =>
+  gzipSync(readFileSync(join(root, '.local', 'build', 'web', new URL(url).pathname)), { level: 9 }).length
 
 /**
  * Types other powers into the plate and measures, in the page, from the key that commits one to

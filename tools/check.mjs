@@ -23,7 +23,21 @@ function jestCount(file) {
 async function jest(projects, env = {}) {
   const report = localPath('reports', `jest-${projects.join('-')}.json`)
   rmSync(report, { force: true })
-  const code = await runShown(process.execPath, ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning', npmBin('jest'), '--selectProjects', ...projects, '--json', `--outputFile=${report}`, '--silent', '--maxWorkers=2'], { env: { ...process.env, ...env } })
+  const code = await runShown(
+    process.execPath,
+    [
+      '--experimental-vm-modules',
+      '--disable-warning=ExperimentalWarning',
+      npmBin('jest'),
+      '--selectProjects',
+      ...projects,
+      '--json',
+      `--outputFile=${report}`,
+      '--silent',
+      '--maxWorkers=2',
+    ],
+    { env: { ...process.env, ...env } },
+  )
   const count = jestCount(report)
   return code !== 0 && count.failed === 0 ? { ...count, failed: 1 } : count
 }
@@ -36,14 +50,52 @@ const steps = {
     says: 'type check of every part',
     run: async () => {
       let count = { passed: 0, failed: 0 }
-      for (const project of typeProjects) count = sum(count, asOne(await runShown(process.execPath, [join(root, 'node_modules/typescript-7/bin/tsc'), '-p', project])))
+      for (const project of typeProjects)
+        count = sum(
+          count,
+          asOne(await runShown(process.execPath, [join(root, 'node_modules/typescript-7/bin/tsc'), '-p', project])),
+        )
       return count
     },
   },
-  lint: { says: 'lint with types', run: async () => asOne(await runShown(npmBin('eslint'), ['.', '--cache', '--cache-location', localPath('eslint-cache'), '--max-warnings=0'])) },
-  imports: { says: 'import directions and cycles', run: async () => asOne(await runShown(npmBin('depcruise'), ['core', 'server/src', 'web/src', 'cli', '--config', '.dependency-cruiser.mjs', '--output-type', 'err'])) },
+  lint: {
+    says: 'lint with types',
+    run: async () =>
+      asOne(
+        await runShown(npmBin('eslint'), [
+          '.',
+          '--cache',
+          '--cache-location',
+          localPath('eslint-cache'),
+          '--max-warnings=0',
+        ]),
+      ),
+  },
+  format: {
+    says: 'formatting',
+    run: async () => asOne(await runShown(npmBin('prettier'), ['--check', '--log-level', 'warn', '.'])),
+  },
+  imports: {
+    says: 'import directions and cycles',
+    run: async () =>
+      asOne(
+        await runShown(npmBin('depcruise'), [
+          'core',
+          'server/src',
+          'web/src',
+          'cli',
+          '--config',
+          '.dependency-cruiser.mjs',
+          '--output-type',
+          'err',
+        ]),
+      ),
+  },
   unit: { says: 'core and page, without a browser', run: () => jest(['core', 'web']) },
-  docs: { says: 'generated pages are fresh', run: async () => asOne(await runShown(process.execPath, [join(root, 'tools/main.mjs'), 'docs', '--check'])) },
+  docs: {
+    says: 'generated pages are fresh',
+    run: async () => asOne(await runShown(process.execPath, [join(root, 'tools/main.mjs'), 'docs', '--check'])),
+  },
   cli: { says: 'the command line as a person types it', run: () => nodeTests() },
   server: {
     says: 'the server against a real PostgreSQL',
@@ -70,7 +122,9 @@ const steps = {
 /** The command line is tested from outside, by Node's own runner. @returns {Promise<Count>} */
 async function nodeTests() {
   ensureCommandLine()
-  return asOne(await runShown(process.execPath, ['--test', '--test-reporter=spec', join(root, 'cli', 'test', 'cli.test.mjs')]))
+  return asOne(
+    await runShown(process.execPath, ['--test', '--test-reporter=spec', join(root, 'cli', 'test', 'cli.test.mjs')]),
+  )
 }
 
 /** @returns {Promise<Count>} */
@@ -80,7 +134,15 @@ async function playwright() {
   rmSync(report, { force: true })
   const server = await demoServer()
   try {
-    const code = await runShown(npmBin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], { env: { ...process.env, ZESTY_URL: server.url, ZESTY_DATABASE_URL: server.databaseUrl, ZESTY_CHROMIUM: executable, ZESTY_E2E_REPORT: report } })
+    const code = await runShown(npmBin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
+      env: {
+        ...process.env,
+        ZESTY_URL: server.url,
+        ZESTY_DATABASE_URL: server.databaseUrl,
+        ZESTY_CHROMIUM: executable,
+        ZESTY_E2E_REPORT: report,
+      },
+    })
     if (!existsSync(report)) return { passed: 0, failed: 1 }
     const { expected, unexpected, flaky } = JSON.parse(readFileSync(report, 'utf8')).stats
     return { passed: expected, failed: unexpected + flaky + (code !== 0 && unexpected + flaky === 0 ? 1 : 0) }
@@ -117,7 +179,9 @@ export async function check(args) {
       count = { passed: 0, failed: 1 }
     }
     if (count.failed > 0) failures.push(name)
-    console.log(`== ${name}: ${count.passed} passed, ${count.failed} failed, ${((Date.now() - began) / 1000).toFixed(1)} s`)
+    console.log(
+      `== ${name}: ${count.passed} passed, ${count.failed} failed, ${((Date.now() - began) / 1000).toFixed(1)} s`,
+    )
     total = sum(total, count)
   }
   if (failures.length > 0) {

@@ -1,7 +1,18 @@
 // @ts-check
 import { spawnSync } from 'node:child_process'
 import { createHash, randomBytes } from 'node:crypto'
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, readdirSync, readlinkSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  readlinkSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { local, localPath, root } from './paths.mjs'
@@ -29,7 +40,8 @@ function serviceIds() {
 }
 
 /** Whether the service user can reach a folder. @param {string} folder */
-const reachable = (folder) => !asRoot || spawnSync('runuser', ['-u', SERVICE_USER, '--', 'test', '-x', folder], { cwd: '/' }).status === 0
+const reachable = (folder) =>
+  !asRoot || spawnSync('runuser', ['-u', SERVICE_USER, '--', 'test', '-x', folder], { cwd: '/' }).status === 0
 
 /** A folder that the service user owns. @param {string} folder */
 function ownFolder(folder) {
@@ -168,12 +180,20 @@ function makeCluster(programs, home, data, secret) {
     chownSync(secret, uid, gid)
   }
   const log = join(home, 'initdb.log')
-  const made = postgres('/bin/sh', ['-c', `exec "$0" -D "$1" -U ${DATABASE_USER} -E UTF8 --locale=C.UTF-8 --auth=scram-sha-256 --pwfile="$2" >"$3" 2>&1`, join(programs, 'initdb'), data, secret, log])
+  const made = postgres('/bin/sh', [
+    '-c',
+    `exec "$0" -D "$1" -U ${DATABASE_USER} -E UTF8 --locale=C.UTF-8 --auth=scram-sha-256 --pwfile="$2" >"$3" 2>&1`,
+    join(programs, 'initdb'),
+    data,
+    secret,
+    log,
+  ])
   if (made.status !== 0) throw new Trouble(`The database could not be made: ${lastLine(log)}`)
 }
 
 /** @param {string} file */
-const lastLine = (file) => (existsSync(file) ? (readFileSync(file, 'utf8').trim().split('\n').pop() ?? '') : 'no log was written')
+const lastLine = (file) =>
+  existsSync(file) ? (readFileSync(file, 'utf8').trim().split('\n').pop() ?? '') : 'no log was written'
 
 /** How often a start is tried while remains of a killed server still let go of its memory. */
 const TRIES = 20
@@ -192,8 +212,14 @@ async function launch(pgCtl, home, data, throwAway) {
       if (!throwAway) writeFileSync(portFile, String(port))
       return
     }
-    if (/No space left/i.test(lastLine(log))) throw new Trouble('The disk is full. Free some space and try again; nothing that was kept is lost.')
-    if (!/in use|pre-existing|another server might be running|lock file/i.test(existsSync(log) ? readFileSync(log, 'utf8').slice(-2000) : '')) break
+    if (/No space left/i.test(lastLine(log)))
+      throw new Trouble('The disk is full. Free some space and try again; nothing that was kept is lost.')
+    if (
+      !/in use|pre-existing|another server might be running|lock file/i.test(
+        existsSync(log) ? readFileSync(log, 'utf8').slice(-2000) : '',
+      )
+    )
+      break
     await sleep(500)
   }
   throw new Trouble(`The database does not start: ${lastLine(log)} (log: ${log})`)
@@ -202,7 +228,8 @@ async function launch(pgCtl, home, data, throwAway) {
 /** @param {string} programs @param {string} url */
 function ensureDatabase(programs, url) {
   const admin = url.replace(/\/[^/]*$/, '/postgres')
-  const psql = (/** @type {string} */ sql) => spawnSync(join(programs, 'psql'), [admin, '-XAtqc', sql], { encoding: 'utf8', cwd: '/' })
+  const psql = (/** @type {string} */ sql) =>
+    spawnSync(join(programs, 'psql'), [admin, '-XAtqc', sql], { encoding: 'utf8', cwd: '/' })
   const there = psql(`select 1 from pg_database where datname = '${DATABASE}'`)
   if (there.status !== 0) throw new Trouble(`The database does not answer: ${there.stderr.trim().split('\n')[0] ?? ''}`)
   if (there.stdout.trim() === '1') return

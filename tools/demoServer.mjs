@@ -15,7 +15,15 @@ export async function demoServer({ demo = true, port } = {}) {
   try {
     const { serve } = await import(pathToFileURL(server).href)
     const chosen = port ?? (await freePort())
-    const serving = await serve({ host: '127.0.0.1', port: chosen, databaseUrl: cluster.url, webRoot, migrations: join(root, 'server', 'migrations'), demoFolder: join(root, 'demo'), demo: demo ? 'as-before' : 'remove' })
+    const serving = await serve({
+      host: '127.0.0.1',
+      port: chosen,
+      databaseUrl: cluster.url,
+      webRoot,
+      migrations: join(root, 'server', 'migrations'),
+      demoFolder: join(root, 'demo'),
+      demo: demo ? 'as-before' : 'remove',
+    })
     return {
       url: /** @type {string} */ (serving.url),
       databaseUrl: cluster.url,

@@ -4,15 +4,42 @@ import { end, Trouble } from './trouble.mjs'
 
 /** @type {Record<string, {says: string, run: (args: string[]) => unknown}>} */
 const verbs = {
-  start: { says: '[--port N] [--empty | --demo] [--host A]  set up, then serve on http://127.0.0.1:4747', run: async (args) => (await import('./start.mjs')).start(args) },
-  check: { says: '[STEP ...]                    type check, lint, tests, build; steps: see check --list', run: async (args) => (await import('./check.mjs')).check(args) },
-  evaluate: { says: 'FILE [--text]                judge a conversion file, as JSON or as a short report', run: (args) => commandLine('evaluate', args) },
-  rule: { says: "[ID ['{json}']]              list the rules, describe one, or compute with it", run: (args) => commandLine('rule', args) },
-  bench: { says: '                             measure the budgets', run: async () => (await import('./bench.mjs')).bench() },
-  shots: { says: '                             make docs/screenshots from the demo data', run: async (args) => (await import('./shots.mjs')).shots(args) },
-  docs: { says: '                             make docs/rules.md and docs/schema anew', run: (args) => commandLine('docs', args) },
-  backup: { says: '[FILE]                       the database as a plain SQL dump', run: async (args) => (await import('./backup.mjs')).backup(args) },
-  restore: { says: 'FILE                         the database from such a dump', run: async (args) => (await import('./backup.mjs')).restore(args) },
+  start: {
+    says: '[--port N] [--empty | --demo] [--host A]  set up, then serve on http://127.0.0.1:4747',
+    run: async (args) => (await import('./start.mjs')).start(args),
+  },
+  check: {
+    says: '[STEP ...]                    type check, lint, tests, build; steps: see check --list',
+    run: async (args) => (await import('./check.mjs')).check(args),
+  },
+  evaluate: {
+    says: 'FILE [--text]                judge a conversion file, as JSON or as a short report',
+    run: (args) => commandLine('evaluate', args),
+  },
+  rule: {
+    says: "[ID ['{json}']]              list the rules, describe one, or compute with it",
+    run: (args) => commandLine('rule', args),
+  },
+  bench: {
+    says: '                             measure the budgets',
+    run: async () => (await import('./bench.mjs')).bench(),
+  },
+  shots: {
+    says: '                             make docs/screenshots from the demo data',
+    run: async (args) => (await import('./shots.mjs')).shots(args),
+  },
+  docs: {
+    says: '                             make docs/rules.md and docs/schema anew',
+    run: (args) => commandLine('docs', args),
+  },
+  backup: {
+    says: '[FILE]                       the database as a plain SQL dump',
+    run: async (args) => (await import('./backup.mjs')).backup(args),
+  },
+  restore: {
+    says: 'FILE                         the database from such a dump',
+    run: async (args) => (await import('./backup.mjs')).restore(args),
+  },
   help: { says: '                             this list', run: () => help() },
 }
 

@@ -14,13 +14,20 @@ export function runLogged(what, program, args, { cwd = root, env = process.env, 
   const output = `${result.stdout ?? ''}${result.stderr ?? ''}`
   appendFileSync(log, `$ ${program} ${args.join(' ')}\n${output}\n`)
   if (result.error) throw new Trouble(`${what}: ${program} could not be run (${result.error.message}).`)
-  if (/ENOSPC|No space left/i.test(output) && result.status !== 0) throw new Trouble('The disk is full. Free some space and try again; nothing that was kept is lost.')
+  if (/ENOSPC|No space left/i.test(output) && result.status !== 0)
+    throw new Trouble('The disk is full. Free some space and try again; nothing that was kept is lost.')
   if (result.status !== 0) throw new Trouble(`${what} failed: ${lastWords(output)} (all of it in ${log})`)
   return output
 }
 
 /** @param {string} output */
-const lastWords = (output) => output.trim().split('\n').filter((l) => l.trim() !== '').slice(-1)[0]?.trim() ?? 'no output'
+const lastWords = (output) =>
+  output
+    .trim()
+    .split('\n')
+    .filter((l) => l.trim() !== '')
+    .slice(-1)[0]
+    ?.trim() ?? 'no output'
 
 /**
  * Runs a program with its output on the screen; resolves to its exit code.

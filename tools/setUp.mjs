@@ -8,7 +8,11 @@ import { once } from './stamp.mjs'
 import { Trouble } from './trouble.mjs'
 
 /** @param {string} program */
-const onPath = (program) => (process.env.PATH ?? '').split(delimiter).map((dir) => join(dir, program)).find(existsSync)
+const onPath = (program) =>
+  (process.env.PATH ?? '')
+    .split(delimiter)
+    .map((dir) => join(dir, program))
+    .find(existsSync)
 
 /** Debian's folder of PostgreSQL programs, newest first; undefined where the server is not installed. */
 export function postgresPrograms() {
@@ -28,11 +32,13 @@ function installPackage(name) {
   const asRoot = process.getuid?.() === 0
   const sudo = asRoot ? undefined : onPath('sudo')
   const may = asRoot || (sudo && spawnSync('sudo', ['-n', 'true']).status === 0)
-  if (!aptGet || !may) throw new Trouble(`The Debian package ${name} is missing. Install it with: sudo apt-get install ${name}`)
+  if (!aptGet || !may)
+    throw new Trouble(`The Debian package ${name} is missing. Install it with: sudo apt-get install ${name}`)
   console.log(`Installing Debian's ${name} ...`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   /** @param {string[]} args */
-  const apt = (args) => runLogged(`Installing ${name}`, asRoot ? 'apt-get' : 'sudo', asRoot ? args : ['-n', 'apt-get', ...args], { env })
+  const apt = (args) =>
+    runLogged(`Installing ${name}`, asRoot ? 'apt-get' : 'sudo', asRoot ? args : ['-n', 'apt-get', ...args], { env })
   apt(['update', '-qq'])
   apt(['install', '-y', '-qq', '--no-install-recommends', name])
 }
@@ -51,7 +57,14 @@ export function ensureChromium() {
   return path
 }
 
-const manifests = ['package.json', 'package-lock.json', 'core/package.json', 'server/package.json', 'web/package.json', '.npmrc']
+const manifests = [
+  'package.json',
+  'package-lock.json',
+  'core/package.json',
+  'server/package.json',
+  'web/package.json',
+  '.npmrc',
+]
 
 /** The packages of the lock file, from the registry that npm is set to use. */
 export function ensureDependencies() {
@@ -76,7 +89,9 @@ function viteBuild(what, folder, config) {
 export function ensureCommandLine() {
   ensureDependencies()
   const product = built('cli', 'main.mjs')
-  once('cli', [...buildInputs, 'core/src', 'cli'], product, () => viteBuild('the command line', 'cli', 'cli/vite.config.mjs'))
+  once('cli', [...buildInputs, 'core/src', 'cli'], product, () =>
+    viteBuild('the command line', 'cli', 'cli/vite.config.mjs'),
+  )
   return product
 }
 
@@ -85,7 +100,9 @@ export function ensureApplication() {
   ensureDependencies()
   const server = built('server', 'main.mjs')
   const web = built('web', 'index.html')
-  once('server', [...buildInputs, 'core/src', 'server'], server, () => viteBuild('the server', 'server', 'server/vite.config.mjs'))
+  once('server', [...buildInputs, 'core/src', 'server'], server, () =>
+    viteBuild('the server', 'server', 'server/vite.config.mjs'),
+  )
   once('web', [...buildInputs, 'core/src', 'web'], web, () => viteBuild('the page', 'web', 'web/vite.config.mjs'))
   return { server, webRoot: built('web') }
 }

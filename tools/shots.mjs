@@ -22,8 +22,19 @@ const views = [
   { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
   { name: 'speeds-night', machine: 'Gap-bed lathe, east bay', stage: 'speeds', night: true },
   { name: 'settings', machine: 'Gap-bed lathe, east bay', stage: 'settings' },
-  { name: 'working', machine: 'Gap-bed lathe, east bay', stage: 'motor', then: (page) => page.locator('[data-figure="motor.fluxFraction"]').first().click() },
-  { name: 'palette', machine: 'Long-bed turning lathe', stage: 'motor', shop: 'Juniper Wash', then: (page) => page.keyboard.press('/') },
+  {
+    name: 'working',
+    machine: 'Gap-bed lathe, east bay',
+    stage: 'motor',
+    then: (page) => page.locator('[data-figure="motor.fluxFraction"]').first().click(),
+  },
+  {
+    name: 'palette',
+    machine: 'Long-bed turning lathe',
+    stage: 'motor',
+    shop: 'Juniper Wash',
+    then: (page) => page.keyboard.press('/'),
+  },
   { name: 'motor-imperial', machine: 'Long-bed turning lathe', stage: 'motor', shop: 'Juniper Wash' },
   { name: 'phone-speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds', size: phone },
   { name: 'phone-motor', machine: 'Surface grinder', stage: 'motor', size: phone },
@@ -38,7 +49,8 @@ export async function shots(args) {
   const folder = into >= 0 ? (args[into + 1] ?? '') : join(root, 'docs', 'screenshots')
   const wanted = args.filter((_, i) => !(into >= 0 && (i === into || i === into + 1)))
   const unknown = wanted.find((w) => !views.some((v) => v.name === w) && w !== 'first-run')
-  if (unknown) throw new Trouble(`There is no view "${unknown}"; there are first-run, ${views.map((v) => v.name).join(', ')}.`, 2)
+  if (unknown)
+    throw new Trouble(`There is no view "${unknown}"; there are first-run, ${views.map((v) => v.name).join(', ')}.`, 2)
   mkdirSync(folder, { recursive: true })
   const executablePath = ensureChromium()
   const server = await demoServer()
@@ -47,7 +59,11 @@ export async function shots(args) {
   try {
     for (const view of views) {
       if (wanted.length > 0 && !wanted.includes(view.name)) continue
-      const page = await browser.newPage({ viewport: view.size ?? tablet, colorScheme: view.night ? 'dark' : 'light', reducedMotion: 'reduce' })
+      const page = await browser.newPage({
+        viewport: view.size ?? tablet,
+        colorScheme: view.night ? 'dark' : 'light',
+        reducedMotion: 'reduce',
+      })
       await page.goto(await addressOf(server.url, view))
       await page.getByRole('heading', { level: 1 }).waitFor()
       await page.waitForLoadState('networkidle')
@@ -70,7 +86,8 @@ export async function shots(args) {
 /** @param {string} url @param {{machine?: string, stage?: string, shop?: string}} view */
 async function addressOf(url, { machine, stage, shop = 'Saltpan Row' }) {
   /** @param {string} path */
-  const get = async (path) => /** @type {{id: string, name: string}[]} */ (await (await fetch(`${url}/api/${path}`)).json())
+  const get = async (path) =>
+    /** @type {{id: string, name: string}[]} */ (await (await fetch(`${url}/api/${path}`)).json())
   const shopId = (await get('shops')).find((s) => s.name === shop)?.id
   if (machine === undefined) return `${url}/shops/${shopId}`
   const id = (await get(`shops/${shopId}/conversions`)).find((m) => m.name === machine)?.id

@@ -17,7 +17,8 @@ function filesBelow(path) {
 /** One hash over the contents of files and folders of the project. @param {string[]} paths */
 export function fingerprint(paths) {
   const hash = createHash('sha256').update(process.version)
-  for (const file of paths.flatMap((p) => filesBelow(join(root, p)))) hash.update(relative(root, file)).update('\0').update(readFileSync(file)).update('\0')
+  for (const file of paths.flatMap((p) => filesBelow(join(root, p))))
+    hash.update(relative(root, file)).update('\0').update(readFileSync(file)).update('\0')
   return hash.digest('hex')
 }
 

@@ -23,7 +23,8 @@ export function readOptions(args) {
     }
     if (arg === '--port') {
       options.port = Number(value())
-      if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535) throw new Trouble('--port takes a number from 1 to 65535.', 2)
+      if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535)
+        throw new Trouble('--port takes a number from 1 to 65535.', 2)
     } else if (arg === '--host') options.host = value()
     else if (arg === '--empty') options.demo = 'remove'
     else if (arg === '--demo') options.demo = 'add'
@@ -56,7 +57,14 @@ export async function start(args) {
   process.on('SIGINT', () => void stop())
   process.on('SIGTERM', () => void stop())
   process.on('SIGHUP', () => void stop())
-  const common = { host: options.host, databaseUrl: cluster.url, webRoot, migrations: join(root, 'server', 'migrations'), demoFolder: join(root, 'demo'), demo: options.demo }
+  const common = {
+    host: options.host,
+    databaseUrl: cluster.url,
+    webRoot,
+    migrations: join(root, 'server', 'migrations'),
+    demoFolder: join(root, 'demo'),
+    demo: options.demo,
+  }
   try {
     serving = await listen(serve, common, options.port)
   } catch (error) {
@@ -70,7 +78,10 @@ export async function start(args) {
 /** @param {(o: object) => Promise<{url: string, notes: string[], close: () => Promise<void>}>} serve @param {{host: string}} common @param {number | undefined} chosen */
 async function listen(serve, common, chosen) {
   if (chosen !== undefined) {
-    if (!(await isFree(chosen, common.host))) throw new Trouble(`Port ${chosen} is in use by another program, or not yours to use. Choose another with --port, or leave it out.`)
+    if (!(await isFree(chosen, common.host)))
+      throw new Trouble(
+        `Port ${chosen} is in use by another program, or not yours to use. Choose another with --port, or leave it out.`,
+      )
     return serve({ ...common, port: chosen })
   }
   for (let port = FIRST_PORT; port < FIRST_PORT + PORTS_TRIED; port += 1) {

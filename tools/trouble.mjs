@@ -27,7 +27,9 @@ export function end(error) {
   const code = error instanceof Error && 'code' in error ? String(error.code) : ''
   const path = error instanceof Error && 'path' in error ? `: ${String(error.path)}` : ''
   const known = plain[code]
-  console.error(`zesty: ${known ? `${known}${known.endsWith('.') ? '' : path}` : error instanceof Error ? error.message : String(error)}`)
+  console.error(
+    `zesty: ${known ? `${known}${known.endsWith('.') ? '' : path}` : error instanceof Error ? error.message : String(error)}`,
+  )
   if (!known && process.env.ZESTY_TRACE && error instanceof Error) console.error(error.stack)
   process.exit(1)
 }

@@ -27,7 +27,11 @@ test('rule prints its output as JSON', () => {
 })
 
 for (const [what, args, says] of /** @type {[string, string[], RegExp][]} */ ([
-  ['a value out of range', ['rule', 'motor.rated-torque', '{"powerW":-1,"speedRpm":1420}'], /^zesty: motor\.rated-torque: powerW must be: number above 0 to 100000000; not -1\n$/],
+  [
+    'a value out of range',
+    ['rule', 'motor.rated-torque', '{"powerW":-1,"speedRpm":1420}'],
+    /^zesty: motor\.rated-torque: powerW must be: number above 0 to 100000000; not -1\n$/,
+  ],
   ['no JSON', ['rule', 'motor.rated-torque', 'powerW=1'], /^zesty: the input is not JSON: powerW=1\n$/],
   ['an unknown rule', ['rule', 'motor.magic', '{}'], /^zesty: there is no rule "motor\.magic"/],
   ['an unknown verb', ['fly'], /^zesty: "fly" is not a verb/],
@@ -64,11 +68,13 @@ test('evaluate prints JSON, and a short report with --text', () => {
 
 test('every demo file evaluates', () => {
   for (const shop of readdirSync(join(root, 'demo')))
-    for (const name of readdirSync(join(root, 'demo', shop)).filter((n) => n !== 'shop.json')) assert.equal(zesty('evaluate', join(root, 'demo', shop, name)).status, 0, name)
+    for (const name of readdirSync(join(root, 'demo', shop)).filter((n) => n !== 'shop.json'))
+      assert.equal(zesty('evaluate', join(root, 'demo', shop, name)).status, 0, name)
 })
 
 test('help lists every verb', () => {
   const { stdout, status } = zesty('help')
   assert.equal(status, 0)
-  for (const verb of ['start', 'check', 'evaluate', 'rule', 'bench', 'shots', 'backup', 'restore']) assert.match(stdout, new RegExp(`\\./zesty ${verb} `))
+  for (const verb of ['start', 'check', 'evaluate', 'rule', 'bench', 'shots', 'backup', 'restore'])
+    assert.match(stdout, new RegExp(`\\./zesty ${verb} `))
 })

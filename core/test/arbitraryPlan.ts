@@ -5,7 +5,14 @@ import { planSchema, type Plan } from '../src/plan'
 /** Values that a Zod schema accepts, edges of its ranges included. */
 function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
   if (schema instanceof z.ZodOptional) return fc.option(arbitraryOf(schema.unwrap()), { nil: undefined, freq: 3 })
-  if (schema instanceof z.ZodObject) return fc.record(Object.fromEntries(Object.entries(schema.shape as Record<string, z.core.$ZodType>).map(([k, v]) => [k, arbitraryOf(v)]))).map((o) => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)))
+  if (schema instanceof z.ZodObject)
+    return fc
+      .record(
+        Object.fromEntries(
+          Object.entries(schema.shape as Record<string, z.core.$ZodType>).map(([k, v]) => [k, arbitraryOf(v)]),
+        ),
+      )
+      .map((o) => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)))
   if (schema instanceof z.ZodArray) return fc.array(arbitraryOf(schema.element), { maxLength: 4 })
   if (schema instanceof z.ZodEnum) return fc.constantFrom(...schema.options)
   if (schema instanceof z.ZodUnion) return fc.oneof(...schema.options.map((o) => arbitraryOf(o)))
@@ -13,7 +20,9 @@ function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
   if (schema instanceof z.ZodBoolean) return fc.boolean()
   if (schema instanceof z.ZodNumber) {
     const [min, max] = [schema.minValue ?? -1e6, schema.maxValue ?? 1e6]
-    return schema.format === 'safeint' ? fc.integer({ min, max }) : fc.oneof(fc.double({ min, max, noNaN: true }), fc.constantFrom(min, max))
+    return schema.format === 'safeint'
+      ? fc.integer({ min, max })
+      : fc.oneof(fc.double({ min, max, noNaN: true }), fc.constantFrom(min, max))
   }
   if (schema instanceof z.ZodString) return fc.constantFrom('a', 'b', 'c', '90L', '56C', '230 V', '<b>')
   throw new Error(`no arbitrary for ${schema.constructor.name}`)
@@ -22,7 +31,8 @@ function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
 /** Any plan that validates; list ids made unique and position references kept to what exists. */
 export const arbitraryPlan: fc.Arbitrary<Plan> = arbitraryOf(planSchema).map((document) => {
   const plan = document as Plan
-  for (const list of [plan.survey.positions, plan.survey.jobs, plan.survey.holders]) list.forEach((item, i) => (item.id = `i${i}`))
+  for (const list of [plan.survey.positions, plan.survey.jobs, plan.survey.holders])
+    list.forEach((item, i) => (item.id = `i${i}`))
   const known = (id: string | undefined) => plan.survey.positions.some((p) => p.id === id)
   if (!known(plan.survey.mainPositionId)) delete plan.survey.mainPositionId
   for (const job of plan.survey.jobs) if (!known(job.positionId)) delete job.positionId

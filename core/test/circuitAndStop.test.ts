@@ -4,7 +4,10 @@ import { applyPatch, set, type Patch } from '../src/plan'
 import { gaugeArea, sayText } from '../src/quantities'
 import { demoPlan } from './demoPlans'
 
-const lathe = (...patch: Patch): Evaluation => evaluate(applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch]))
+const lathe = (...patch: Patch): Evaluation =>
+  evaluate(
+    applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch]),
+  )
 const value = (e: Evaluation, id: string): number | undefined => e.figures[id]?.value
 const finding = (e: Evaluation, id: string) => e.findings.find((f) => f.id === id || f.id.startsWith(`${id}/`))
 
@@ -20,7 +23,9 @@ describe('the circuit', () => {
     expect(value(lathe(...run, set('supply.breakerA', 16)), 'supply.neededMm2')).toBe(1.5)
     expect(value(lathe(...run), 'supply.neededMm2')).toBe(4)
     expect(value(lathe(...run, set('supply.ambientC', 50)), 'supply.neededMm2')).toBe(6)
-    expect(lathe(...run, set('supply.ambientC', 55)).blocked['supply.neededMm2']?.refusal).toMatch(/needs a larger cable/)
+    expect(lathe(...run, set('supply.ambientC', 55)).blocked['supply.neededMm2']?.refusal).toMatch(
+      /needs a larger cable/,
+    )
   })
   test('in an inch shop by gauge, kept in mm²', () => {
     const plan = applyPatch(demoPlan('long-bed-lathe'), [set('supply.cableM', 10), set('supply.laying', 'conduit')])
@@ -32,7 +37,9 @@ describe('the circuit', () => {
     expect(value(far, 'supply.drop')).toBeCloseTo((2 * 0.0225 * 40 * 14.5) / 4 / 230, 6)
   })
   test('a cord in mm² is not in the table, and it says so', () => {
-    expect(lathe(set('supply.cableM', 5), set('supply.laying', 'cord')).blocked['supply.neededMm2']?.refusal).toMatch(/cord/)
+    expect(lathe(set('supply.cableM', 5), set('supply.laying', 'cord')).blocked['supply.neededMm2']?.refusal).toMatch(
+      /cord/,
+    )
   })
 })
 
@@ -41,7 +48,12 @@ describe('running up and stopping', () => {
     const evaluation = lathe()
     expect(value(evaluation, 'stop.inertia')).toBeCloseTo((7850 * Math.PI * 0.25 ** 2 * 0.07 * 0.25 ** 2) / 32, 6)
     expect(evaluation.figures['stop.inertia']?.restsOnTypical).toBe(true)
-    expect(value(evaluation, 'stop.rampS')).toBeCloseTo(((value(evaluation, 'stop.inertia') ?? 0) * 2 * Math.PI * 1084.8) / 60 / (0.95 * (value(evaluation, 'position.b.torque') ?? 1)), 2)
+    expect(value(evaluation, 'stop.rampS')).toBeCloseTo(
+      ((value(evaluation, 'stop.inertia') ?? 0) * 2 * Math.PI * 1084.8) /
+        60 /
+        (0.95 * (value(evaluation, 'position.b.torque') ?? 1)),
+      2,
+    )
   })
   test('a ramp the drive cannot swallow is found, with one that it can', () => {
     const trips = finding(lathe(set('settings.chosen.decelerationS', 3)), 'drive.stop-trips')
@@ -50,18 +62,35 @@ describe('running up and stopping', () => {
   })
   test('a timed coast tells the friction, which shortens the stop', () => {
     const timed = lathe(set('survey.coastS', 20))
-    expect(value(timed, 'stop.frictionNm')).toBeCloseTo(((value(timed, 'stop.inertia') ?? 0) * 2 * Math.PI * 1084.8) / 60 / 20, 3)
+    expect(value(timed, 'stop.frictionNm')).toBeCloseTo(
+      ((value(timed, 'stop.inertia') ?? 0) * 2 * Math.PI * 1084.8) / 60 / 20,
+      3,
+    )
     expect(value(timed, 'stop.withoutResistorS')).toBeLessThan(value(lathe(), 'stop.withoutResistorS') ?? 0)
   })
   test('a resistor is offered where the drive has a chopper and one fits', () => {
-    const with80 = lathe(set('settings.chosen.decelerationS', 2), set('drive.brakeChopper', true), set('drive.minimumOhm', 60))
+    const with80 = lathe(
+      set('settings.chosen.decelerationS', 2),
+      set('drive.brakeChopper', true),
+      set('drive.minimumOhm', 60),
+    )
     expect(value(with80, 'stop.resistorOhm')).toBeGreaterThanOrEqual(66)
     expect(finding(with80, 'drive.stop-trips')?.remedies).toHaveLength(2)
-    const none = lathe(set('settings.chosen.decelerationS', 1), set('drive.brakeChopper', true), set('drive.minimumOhm', 400))
-    expect([value(none, 'stop.resistorOhm'), none.blocked['stop.resistorOhm']?.refusal]).toEqual([undefined, expect.stringMatching(/No standard resistor fits/)])
+    const none = lathe(
+      set('settings.chosen.decelerationS', 1),
+      set('drive.brakeChopper', true),
+      set('drive.minimumOhm', 400),
+    )
+    expect([value(none, 'stop.resistorOhm'), none.blocked['stop.resistorOhm']?.refusal]).toEqual([
+      undefined,
+      expect.stringMatching(/No standard resistor fits/),
+    ])
   })
   test('without the size of anything that spins it is not known', () => {
     const bare = lathe(set('survey.holders', []))
-    expect([value(bare, 'stop.withoutResistorS'), bare.blocked['stop.withoutResistorS']?.missing]).toEqual([undefined, ['survey.holders']])
+    expect([value(bare, 'stop.withoutResistorS'), bare.blocked['stop.withoutResistorS']?.missing]).toEqual([
+      undefined,
+      ['survey.holders'],
+    ])
   })
 })

@@ -15,8 +15,14 @@ test('never throws, and gives only finite figures, on any valid plan', () => {
   fc.assert(
     fc.property(arbitraryPlan, (plan) => {
       const evaluation = evaluate(plan)
-      for (const figure of Object.values(evaluation.figures)) expect([figure.id, Number.isFinite(figure.value)]).toEqual([figure.id, true])
-      for (const finding of evaluation.findings) for (const remedy of finding.remedies) expect([finding.id, readPlan(applyPatch(plan, remedy.patch))]).toEqual([finding.id, expect.objectContaining({ ok: true })])
+      for (const figure of Object.values(evaluation.figures))
+        expect([figure.id, Number.isFinite(figure.value)]).toEqual([figure.id, true])
+      for (const finding of evaluation.findings)
+        for (const remedy of finding.remedies)
+          expect([finding.id, readPlan(applyPatch(plan, remedy.patch))]).toEqual([
+            finding.id,
+            expect.objectContaining({ ok: true }),
+          ])
       expect(report(plan, evaluation).length).toBeGreaterThan(10)
     }),
     { numRuns: 600 },
@@ -63,7 +69,11 @@ describe('the gap-bed lathe', () => {
   test('fourteen settings, every one known and in order of entry', () => {
     expect(evaluation.settings).toHaveLength(14)
     expect(evaluation.settings.filter((s) => s.value === undefined)).toEqual([])
-    expect(evaluation.settings.slice(0, 3).map((s) => [s.id, s.value])).toEqual([['ratedVoltageV', 230], ['ratedCurrentA', 6], ['baseFrequencyHz', 50]])
+    expect(evaluation.settings.slice(0, 3).map((s) => [s.id, s.value])).toEqual([
+      ['ratedVoltageV', 230],
+      ['ratedCurrentA', 6],
+      ['baseFrequencyHz', 50],
+    ])
   })
   test('a threading job goes to the back gear', () => {
     expect(evaluation.jobs.find((j) => j.id === 'thread')).toMatchObject({ reach: 'below', reachedOn: ['c'] })
@@ -73,31 +83,56 @@ describe('the gap-bed lathe', () => {
 describe('provenance', () => {
   test('what rests on a typical value says so all the way down', () => {
     const evaluation = evaluate(demoPlan('gap-bed-lathe'))
-    expect(evaluation.figures['drive.computedInputA']).toMatchObject({ basis: 'computed', restsOnTypical: true, ruleId: 'drive.input-current' })
+    expect(evaluation.figures['drive.computedInputA']).toMatchObject({
+      basis: 'computed',
+      restsOnTypical: true,
+      ruleId: 'drive.input-current',
+    })
     expect(evaluation.figures['motor.torque']).toMatchObject({ basis: 'computed', restsOnTypical: false })
     expect(evaluation.figures['position.b.unloadedTopRpm']?.restsOnTypical).toBe(true)
   })
   test('an override takes the place of the typical value', () => {
-    const evaluation = evaluate(applyPatch(demoPlan('gap-bed-lathe'), [set('overrides.driveEfficiency', 0.9), set('overrides.truePowerFactor', 0.8), set('settings.inDrive', {})]))
+    const evaluation = evaluate(
+      applyPatch(demoPlan('gap-bed-lathe'), [
+        set('overrides.driveEfficiency', 0.9),
+        set('overrides.truePowerFactor', 0.8),
+        set('settings.inDrive', {}),
+      ]),
+    )
     expect(evaluation.figures['drive.computedInputA']?.restsOnTypical).toBe(false)
   })
   test('every computed figure names figures or inputs that exist', () => {
     for (const plan of demoPlans.values()) {
       const { figures } = evaluate(plan)
-      for (const figure of Object.values(figures)) for (const line of figure.from) if (line.figureId) expect([figure.id, line.figureId, line.figureId in figures]).toEqual([figure.id, line.figureId, true])
+      for (const figure of Object.values(figures))
+        for (const line of figure.from)
+          if (line.figureId)
+            expect([figure.id, line.figureId, line.figureId in figures]).toEqual([figure.id, line.figureId, true])
     }
   })
 })
 
 describe('half-empty plans', () => {
   test('say what is missing and what that blocks', () => {
-    const evaluation = evaluate(applyPatch(emptyPlan('x'), [set('motor.powerW', 1500), set('motor.ratedFrequencyHz', 50)]))
-    expect(evaluation.missing.find((m) => m.path === 'motor.ratedSpeedRpm')).toMatchObject({ label: 'Speed', stage: 'motor', blocks: expect.arrayContaining(['Rated torque', 'Poles']) })
+    const evaluation = evaluate(
+      applyPatch(emptyPlan('x'), [set('motor.powerW', 1500), set('motor.ratedFrequencyHz', 50)]),
+    )
+    expect(evaluation.missing.find((m) => m.path === 'motor.ratedSpeedRpm')).toMatchObject({
+      label: 'Speed',
+      stage: 'motor',
+      blocks: expect.arrayContaining(['Rated torque', 'Poles']),
+    })
     expect(value(evaluation, 'motor.torque')).toBeUndefined()
     expect(evaluation.blocked['motor.torque']).toMatchObject({ missing: ['motor.ratedSpeedRpm'] })
   })
   test('lead through the first steps in order', () => {
-    const at = (...patch: Parameters<typeof set>[]) => evaluate(applyPatch(emptyPlan('x'), patch.map(([p, v]) => set(p, v)))).next
+    const at = (...patch: Parameters<typeof set>[]) =>
+      evaluate(
+        applyPatch(
+          emptyPlan('x'),
+          patch.map(([p, v]) => set(p, v)),
+        ),
+      ).next
     expect(at()).toMatchObject({ stage: 'survey', path: 'survey.machineKind' })
     expect(at(['survey.machineKind', 'lathe'])).toMatchObject({ stage: 'survey', path: 'supply.voltageV' })
   })
@@ -109,15 +144,32 @@ describe('half-empty plans', () => {
 })
 
 test('the highest hertz is the lowest of motor, drive and spindle, and two poles stay at the plate', () => {
-  const at = (...patch: Parameters<typeof applyPatch>[1]) => value(evaluate(applyPatch(demoPlan('gap-bed-lathe'), patch)), 'settings.maximumHz')
+  const at = (...patch: Parameters<typeof applyPatch>[1]) =>
+    value(evaluate(applyPatch(demoPlan('gap-bed-lathe'), patch)), 'settings.maximumHz')
   expect(at(set('drive.maximumHz', 70))).toBe(70)
   expect(at(set('motor.frame', '132S'))).toBe(90)
   expect(at(set('motor.maximumRpm', 2400))).toBe(80)
   expect(at(set('survey.holders.1.markedRpm', 800))).toBe(Math.floor((800 * 4) / 120 / (90 / 224)))
-  expect(at(set('motor.ratedSpeedRpm', 2840), set('survey.holders', []), set('survey.originalTopRpm', undefined))).toBe(50)
+  expect(at(set('motor.ratedSpeedRpm', 2840), set('survey.holders', []), set('survey.originalTopRpm', undefined))).toBe(
+    50,
+  )
 })
 
 test('frames: IEC heights and NEMA numbers', () => {
-  const cases: [string, number | undefined][] = [['90L', 90], ['112M', 112], ['80', 80], ['56', 56], ['56C', 88.9], ['145T', 88.9], ['182T', 114.3], ['213T', 133.35], ['IEC 100L', 100], ['48', 76.2], ['hello', undefined], ['999', undefined]]
-  for (const [name, height] of cases) expect([name, frameHeightMm(name)]).toEqual([name, height === undefined ? undefined : expect.closeTo(height, 6)])
+  const cases: [string, number | undefined][] = [
+    ['90L', 90],
+    ['112M', 112],
+    ['80', 80],
+    ['56', 56],
+    ['56C', 88.9],
+    ['145T', 88.9],
+    ['182T', 114.3],
+    ['213T', 133.35],
+    ['IEC 100L', 100],
+    ['48', 76.2],
+    ['hello', undefined],
+    ['999', undefined],
+  ]
+  for (const [name, height] of cases)
+    expect([name, frameHeightMm(name)]).toEqual([name, height === undefined ? undefined : expect.closeTo(height, 6)])
 })

@@ -26,8 +26,12 @@ const spoiled = (...patch: Patch): Plan => {
   return plan
 }
 const findings = (plan: Plan): Finding[] => evaluate(plan).findings
-const urgent = (plan: Plan): string[] => findings(plan).filter((f) => f.severity !== 'note').map((f) => `${f.severity} ${f.id}`)
-const find = (plan: Plan, id: string): Finding | undefined => findings(plan).find((f) => f.id === id || f.id.startsWith(`${id}/`))
+const urgent = (plan: Plan): string[] =>
+  findings(plan)
+    .filter((f) => f.severity !== 'note')
+    .map((f) => `${f.severity} ${f.id}`)
+const find = (plan: Plan, id: string): Finding | undefined =>
+  findings(plan).find((f) => f.id === id || f.id.startsWith(`${id}/`))
 
 test('the sound plan has nothing to stop for or watch', () => expect(urgent(soundPlan())).toEqual([]))
 
@@ -47,19 +51,47 @@ describe('each mistake is found', () => {
     ['motor.links-and-leads', 'stop', [set('motor.leads', '9-star')]],
     ['motor.flux/under', 'watch', [set('motor.connection', 'star')]],
     ['motor.overload/other-links', 'stop', [set('motor.connection', 'star'), set('settings.inDrive.overloadA', 6)]],
-    ['motor.flux/over', 'stop', [set('supply.voltageV', 400), set('supply.phases', 3), set('drive.inputVoltageV', 400), set('drive.input', '3')]],
-    ['motor.flux/over', 'stop', [set('motor.ratedFrequencyHz', 60), set('motor.ratedSpeedRpm', 1720), set('settings.inDrive.baseFrequencyHz', 50)]],
+    [
+      'motor.flux/over',
+      'stop',
+      [set('supply.voltageV', 400), set('supply.phases', 3), set('drive.inputVoltageV', 400), set('drive.input', '3')],
+    ],
+    [
+      'motor.flux/over',
+      'stop',
+      [
+        set('motor.ratedFrequencyHz', 60),
+        set('motor.ratedSpeedRpm', 1720),
+        set('settings.inDrive.baseFrequencyHz', 50),
+      ],
+    ],
     ['motor.flux/under', 'watch', [set('settings.inDrive.baseFrequencyHz', 60)]],
     ['motor.overload/over', 'stop', [set('settings.inDrive.overloadA', 7)]],
     ['motor.overload/as-arrived', 'stop', [set('settings.state', 'as-arrived')]],
     ['motor.overload/over', 'watch', [set('motor.serviceFactor', 1.15), set('settings.inDrive.overloadA', 6.9)]],
-    ['motor.over-safe-speed', 'stop', [set('settings.chosen.maximumHz', 130), set('survey.positions', [{ id: 'b', name: 'B', stages: [{ kind: 'v-belt', driverMm: 60, drivenMm: 300 }] }]), set('survey.jobs', [])]],
+    [
+      'motor.over-safe-speed',
+      'stop',
+      [
+        set('settings.chosen.maximumHz', 130),
+        set('survey.positions', [{ id: 'b', name: 'B', stages: [{ kind: 'v-belt', driverMm: 60, drivenMm: 300 }] }]),
+        set('survey.jobs', []),
+      ],
+    ],
     ['motor.two-pole-over-plate', 'watch', [set('motor.ratedSpeedRpm', 2840), set('settings.chosen.maximumHz', 60)]],
     ['motor.hot-at-low-hertz', 'watch', [set('settings.chosen.minimumHz', 3)]],
     ['drive.output-too-small', 'stop', [set('drive.ratedOutputA', 5)]],
     ['drive.three-phase-input-on-one/unknown', 'stop', [set('drive.input', '3')]],
-    ['drive.three-phase-input-on-one/forbidden', 'stop', [set('drive.input', '3'), set('drive.singlePhasePermitted', false)]],
-    ['drive.output-too-small', 'stop', [set('drive.input', '3'), set('drive.singlePhasePermitted', true), set('drive.ratedOutputA', 10)]],
+    [
+      'drive.three-phase-input-on-one/forbidden',
+      'stop',
+      [set('drive.input', '3'), set('drive.singlePhasePermitted', false)],
+    ],
+    [
+      'drive.output-too-small',
+      'stop',
+      [set('drive.input', '3'), set('drive.singlePhasePermitted', true), set('drive.ratedOutputA', 10)],
+    ],
     ['drive.hertz-beyond-drive', 'stop', [set('settings.chosen.maximumHz', 90), set('drive.maximumHz', 60)]],
     ['wall.input-over-breaker', 'stop', [set('supply.breakerA', 10)]],
     ['wall.input-over-breaker', 'stop', [set('supply.breakerA', 13), set('drive.ratedInputA', 13)]],
@@ -73,26 +105,98 @@ describe('each mistake is found', () => {
     ['spindle.job-out-of-reach', 'watch', [set('survey.jobs.0.positionId', 'b')]],
     ['spindle.job-out-of-reach', 'watch', [set('survey.jobs.1.speedRpm', 1500)]],
     ['spindle.knob-ends-early', 'watch', [set('controls.knobTopHz', 50)]],
-    ['belts.over-speed', 'stop', [set('survey.positions.1.stages.0.driverMm', 300), set('survey.positions.1.stages.0.drivenMm', 900)]],
-    ['spindle.over-limit/four-jaw', 'stop', [set('survey.holders.1.markedRpm', 1000), set('settings.chosen.maximumHz', 90)]],
-    ['spindle.over-limit/four-jaw', 'stop', [set('survey.holders.1.markedRpm', undefined), set('survey.originalTopRpm', 800), set('settings.chosen.maximumHz', 90)]],
-    ['spindle.wheel-over-mark', 'stop', [set('survey.holders', [{ id: 'w', kind: 'wheel', diameterMm: 300, markedMPerS: 15 }]), set('settings.chosen.maximumHz', 90)]],
-    ['spindle.lowest-over-highest', 'stop', [set('settings.chosen.minimumHz', 60), set('settings.chosen.maximumHz', 50)]],
+    [
+      'belts.over-speed',
+      'stop',
+      [set('survey.positions.1.stages.0.driverMm', 300), set('survey.positions.1.stages.0.drivenMm', 900)],
+    ],
+    [
+      'spindle.over-limit/four-jaw',
+      'stop',
+      [set('survey.holders.1.markedRpm', 1000), set('settings.chosen.maximumHz', 90)],
+    ],
+    [
+      'spindle.over-limit/four-jaw',
+      'stop',
+      [
+        set('survey.holders.1.markedRpm', undefined),
+        set('survey.originalTopRpm', 800),
+        set('settings.chosen.maximumHz', 90),
+      ],
+    ],
+    [
+      'spindle.wheel-over-mark',
+      'stop',
+      [
+        set('survey.holders', [{ id: 'w', kind: 'wheel', diameterMm: 300, markedMPerS: 15 }]),
+        set('settings.chosen.maximumHz', 90),
+      ],
+    ],
+    [
+      'spindle.lowest-over-highest',
+      'stop',
+      [set('settings.chosen.minimumHz', 60), set('settings.chosen.maximumHz', 50)],
+    ],
     ['controls.emergency-stop/none', 'stop', [set('controls.emergencyStop', 'none')]],
     ['controls.emergency-stop/stop-input', 'watch', [set('controls.emergencyStop', 'stop-input')]],
     ['controls.emergency-stop/ramp-input', 'watch', [set('controls.emergencyStop', 'ramp-input')]],
-    ['controls.emergency-stop/ramp-input', 'stop', [set('controls.emergencyStop', 'ramp-input'), set('survey.spindleNose', 'threaded'), set('controls.reverseWanted', false)]],
+    [
+      'controls.emergency-stop/ramp-input',
+      'stop',
+      [
+        set('controls.emergencyStop', 'ramp-input'),
+        set('survey.spindleNose', 'threaded'),
+        set('controls.reverseWanted', false),
+      ],
+    ],
     ['controls.emergency-stop/coast-input', 'watch', [set('controls.emergencyStop', 'coast-input')]],
     ['controls.reset-starts', 'stop', [set('controls.resetStarts', true)]],
     ['controls.knob-as-stop', 'stop', [set('controls.stopBy', 'knob-zero')]],
     ['controls.main-switch-runs', 'stop', [set('controls.runBy', 'main-switch')]],
     ['controls.restart/setting', 'stop', [set('settings.inDrive.restart', 'runs-again')]],
-    ['controls.restart/no-lockout', 'stop', [set('controls.runBy', 'maintained'), set('drive.lineStartLockout', false)]],
-    ['controls.restart/unknown-lockout', 'stop', [set('controls.runBy', 'maintained'), set('drive.lineStartLockout', undefined)]],
-    ['controls.threaded-nose-stop/unmeasured', 'stop', [set('survey.spindleNose', 'threaded'), set('settings.chosen.decelerationS', 2), set('controls.reverseWanted', false)]],
-    ['controls.threaded-nose-stop/dc', 'stop', [set('survey.spindleNose', 'threaded'), set('settings.chosen.stopMode', 'dc-brake'), set('controls.reverseWanted', false)]],
-    ['controls.threaded-nose-stop/measured', 'stop', [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 0.6), set('controls.reverseWanted', false)]],
-    ['controls.threaded-nose-stop/measured', 'stop', [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 4), set('settings.inDrive.decelerationS', 1), set('controls.reverseWanted', false)]],
+    [
+      'controls.restart/no-lockout',
+      'stop',
+      [set('controls.runBy', 'maintained'), set('drive.lineStartLockout', false)],
+    ],
+    [
+      'controls.restart/unknown-lockout',
+      'stop',
+      [set('controls.runBy', 'maintained'), set('drive.lineStartLockout', undefined)],
+    ],
+    [
+      'controls.threaded-nose-stop/unmeasured',
+      'stop',
+      [
+        set('survey.spindleNose', 'threaded'),
+        set('settings.chosen.decelerationS', 2),
+        set('controls.reverseWanted', false),
+      ],
+    ],
+    [
+      'controls.threaded-nose-stop/dc',
+      'stop',
+      [
+        set('survey.spindleNose', 'threaded'),
+        set('settings.chosen.stopMode', 'dc-brake'),
+        set('controls.reverseWanted', false),
+      ],
+    ],
+    [
+      'controls.threaded-nose-stop/measured',
+      'stop',
+      [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 0.6), set('controls.reverseWanted', false)],
+    ],
+    [
+      'controls.threaded-nose-stop/measured',
+      'stop',
+      [
+        set('survey.spindleNose', 'threaded'),
+        set('survey.seatTorqueNm', 4),
+        set('settings.inDrive.decelerationS', 1),
+        set('controls.reverseWanted', false),
+      ],
+    ],
     ['controls.threaded-nose-reverse', 'stop', [set('survey.spindleNose', 'threaded')]],
     ['controls.start-speed/last', 'watch', [set('settings.inDrive.startSpeed', 'last')]],
     ['controls.start-speed/knob', 'watch', [set('settings.chosen.startSpeed', 'knob')]],
@@ -102,7 +206,11 @@ describe('each mistake is found', () => {
   ]
   test.each(mistakes)('%s is a %s: %j', (id, severity, patch) => {
     const finding = find(spoiled(...patch), id)
-    expect([finding?.severity, (finding?.says.length ?? 0) > 0, (finding?.why ?? '').length > 20]).toEqual([severity, true, true])
+    expect([finding?.severity, (finding?.says.length ?? 0) > 0, (finding?.why ?? '').length > 20]).toEqual([
+      severity,
+      true,
+      true,
+    ])
   })
   test.each(mistakes)('every remedy of %s (%s) is a valid plan that no longer has it: %j', (id, _severity, patch) => {
     const plan = spoiled(...patch)
@@ -119,15 +227,39 @@ describe('each mistake is found', () => {
 describe('what is no mistake is not found', () => {
   const sound: [string, string, Patch][] = [
     ['220 V plate on a 230 V wall', 'motor.flux', [set('motor.lowVoltageV', 220), set('motor.highVoltageV', 380)]],
-    ['240 V wall, 220 V plate', 'motor.flux', [set('supply.voltageV', 240), set('motor.lowVoltageV', 220), set('motor.highVoltageV', 380)]],
+    [
+      '240 V wall, 220 V plate',
+      'motor.flux',
+      [set('supply.voltageV', 240), set('motor.lowVoltageV', 220), set('motor.highVoltageV', 380)],
+    ],
     ['208 V wall', 'motor.flux', [set('supply.voltageV', 208), set('drive.inputVoltageV', 208)]],
-    ['mains hertz at a plate that prints its loaded speed', 'motor.over-safe-speed', [set('motor.maximumRpm', 1420), set('settings.chosen.maximumHz', 50)]],
-    ['a constant-torque plate at low hertz', 'motor.hot-at-low-hertz', [set('motor.inverterDutyRatio', 10), set('settings.chosen.minimumHz', 5)]],
-    ['a blower at low hertz', 'motor.hot-at-low-hertz', [set('motor.cooling', 'blower'), set('settings.chosen.minimumHz', 3)]],
+    [
+      'mains hertz at a plate that prints its loaded speed',
+      'motor.over-safe-speed',
+      [set('motor.maximumRpm', 1420), set('settings.chosen.maximumHz', 50)],
+    ],
+    [
+      'a constant-torque plate at low hertz',
+      'motor.hot-at-low-hertz',
+      [set('motor.inverterDutyRatio', 10), set('settings.chosen.minimumHz', 5)],
+    ],
+    [
+      'a blower at low hertz',
+      'motor.hot-at-low-hertz',
+      [set('motor.cooling', 'blower'), set('settings.chosen.minimumHz', 3)],
+    ],
     ['no emergency stop said yet', 'controls.emergency-stop', [set('controls.emergencyStop', undefined)]],
-    ['a measured seat that holds', 'controls.threaded-nose-stop', [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 60), set('settings.chosen.decelerationS', 4)]],
+    [
+      'a measured seat that holds',
+      'controls.threaded-nose-stop',
+      [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 60), set('settings.chosen.decelerationS', 4)],
+    ],
     ['a maintained switch with lockout', 'controls.restart', [set('controls.runBy', 'maintained')]],
-    ['an unmarked wheel at its original speed', 'spindle.wheel-over-mark', [set('survey.holders', [{ id: 'w', kind: 'wheel', diameterMm: 200 }]), set('survey.originalTopRpm', 1600)]],
+    [
+      'an unmarked wheel at its original speed',
+      'spindle.wheel-over-mark',
+      [set('survey.holders', [{ id: 'w', kind: 'wheel', diameterMm: 200 }]), set('survey.originalTopRpm', 1600)],
+    ],
     ['amps by the plate', 'motor.overload', [set('settings.inDrive.overloadA', 6)]],
   ]
   test.each(sound)('%s', (_, id, patch) => {
@@ -141,7 +273,9 @@ test('star on a delta drive: a third of the torque, root three times the amps, a
   const plan = demoPlan('gap-bed-lathe')
   const says = (id: string) => sayText(find(plan, id)?.says ?? []).replace(/\u00a0/g, ' ')
   expect(says('motor.flux')).toMatch(/Flux 57\.5 %, pull-out torque 33\.1 %: about 3\.34 N m where 10\.1 N m should be/)
-  expect(says('motor.overload')).toMatch(/It is set to 6 A; the plate allows 3\.5 A for these links\. The windings could carry 171 %/)
+  expect(says('motor.overload')).toMatch(
+    /It is set to 6 A; the plate allows 3\.5 A for these links\. The windings could carry 171 %/,
+  )
   const relink = find(plan, 'motor.overload')?.remedies[0]
   expect(sayText(relink?.label ?? [])).toBe('Move links to delta')
   const after = applyPatch(plan, relink?.patch ?? [])
@@ -149,9 +283,19 @@ test('star on a delta drive: a third of the torque, root three times the amps, a
 })
 
 test('a 400 V motor on 230 V gets its torque back up to 29 Hz', () => {
-  const plan = spoiled(set('motor.connection', 'star'), set('motor.lowVoltageV', undefined), set('motor.lowVoltageA', undefined), set('motor.highVoltageV', undefined), set('motor.highVoltageA', undefined), set('motor.lowVoltageV', 400), set('motor.lowVoltageA', 3.5))
+  const plan = spoiled(
+    set('motor.connection', 'star'),
+    set('motor.lowVoltageV', undefined),
+    set('motor.lowVoltageA', undefined),
+    set('motor.highVoltageV', undefined),
+    set('motor.highVoltageA', undefined),
+    set('motor.lowVoltageV', 400),
+    set('motor.lowVoltageA', 3.5),
+  )
   const finding = find(plan, 'motor.flux')
-  expect(finding?.remedies.map((r) => sayText(r.label).replace(/\u00a0/g, ' '))).toEqual(['Set base to 29 Hz: full torque up to there'])
+  expect(finding?.remedies.map((r) => sayText(r.label).replace(/\u00a0/g, ' '))).toEqual([
+    'Set base to 29 Hz: full torque up to there',
+  ])
   expect(find(applyPatch(plan, finding?.remedies[0]?.patch ?? []), 'motor.flux')).toBeUndefined()
 })
 

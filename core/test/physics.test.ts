@@ -5,7 +5,8 @@ import { applyPatch, emptyPlan, set, type Patch, type Plan } from '../src/plan'
 import { sayText } from '../src/quantities'
 import { demoPlan } from './demoPlans'
 
-const lathe = (...patch: Patch): Plan => applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch])
+const lathe = (...patch: Patch): Plan =>
+  applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch])
 
 describe('the motor’s inside', () => {
   test('no-load amps and winding resistance come from the circuit fitted to the plate', () => {
@@ -18,7 +19,10 @@ describe('the motor’s inside', () => {
   test('plain V/f has no pull at the slow end, with its number', () => {
     const plan = lathe(set('drive.control', 'vf'))
     const weak = evaluate(plan).findings.find((f) => f.id === 'drive.plain-vf-at-low-hertz')
-    expect([weak?.severity, sayText(weak?.says ?? []).replace(/\u00a0/g, ' ')]).toEqual(['watch', expect.stringMatching(/Without boost its most is about \d+(\.\d+)? N m there; rated is 10\.1 N m/)])
+    expect([weak?.severity, sayText(weak?.says ?? []).replace(/\u00a0/g, ' ')]).toEqual([
+      'watch',
+      expect.stringMatching(/Without boost its most is about \d+(\.\d+)? N m there; rated is 10\.1 N m/),
+    ])
   })
   test('lines that no motor could meet together are named', () => {
     const odd = evaluate(lathe(set('motor.powerFactor', 0.62))).findings.find((f) => f.id === 'motor.plate-circuit')
@@ -37,8 +41,10 @@ describe('torque curves', () => {
     if (!made) throw new Error('no curves')
     return made
   }
-  const near = (c: TorqueCurves, hz: number) => c.points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
-  test('none while the plate is not known', () => expect(torqueCurves(emptyPlan('x'), evaluate(emptyPlan('x')))).toBeUndefined())
+  const near = (c: TorqueCurves, hz: number) =>
+    c.points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
+  test('none while the plate is not known', () =>
+    expect(torqueCurves(emptyPlan('x'), evaluate(emptyPlan('x')))).toBeUndefined())
   test('continuous never exceeds peak without a drive, falls above base, and is unknown under a tenth of base', () => {
     const c = curves(lathe(set('drive.ratedOutputA', undefined)))
     for (const p of c.points) if (p.continuousNm !== undefined) expect(p.continuousNm).toBeLessThanOrEqual(p.peakNm)
@@ -59,10 +65,17 @@ describe('torque curves', () => {
     expect(near(lower, 58).blowerNm).toBeLessThan(5.1)
   })
   test('plain V/f loses its peak at the slow end, vector does not', () => {
-    expect(near(curves(lathe(set('drive.control', 'vf'))), 4).peakNm).toBeLessThan(0.7 * near(curves(lathe()), 4).peakNm)
+    expect(near(curves(lathe(set('drive.control', 'vf'))), 4).peakNm).toBeLessThan(
+      0.7 * near(curves(lathe()), 4).peakNm,
+    )
   })
   test('limits: field weakening by pull-out, and the safe speed', () => {
-    expect(curves(lathe(set('motor.breakdownRatio', 2.6)))).toMatchObject({ fieldWeakeningHz: 100, mechanicalHz: 120, baseHz: 50, typical: false })
+    expect(curves(lathe(set('motor.breakdownRatio', 2.6)))).toMatchObject({
+      fieldWeakeningHz: 100,
+      mechanicalHz: 120,
+      baseHz: 50,
+      typical: false,
+    })
   })
 })
 
@@ -71,13 +84,28 @@ describe('links as found and to be', () => {
     expect(evaluate(demoPlan('gap-bed-lathe')).links).toEqual({
       leads: '6',
       asFound: { connection: 'star', links: [['W2', 'U2', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } },
-      toBe: { connection: 'delta', links: [['U1', 'W2'], ['V1', 'U2'], ['W1', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } },
+      toBe: {
+        connection: 'delta',
+        links: [
+          ['U1', 'W2'],
+          ['V1', 'U2'],
+          ['W1', 'V2'],
+        ],
+        lines: { L1: 'U1', L2: 'V1', L3: 'W1' },
+      },
     })
   })
   test('nothing to change where the links suit, nothing at all where there is no choice', () => {
     expect(evaluate(lathe()).links).toMatchObject({ asFound: { connection: 'delta' } })
     expect(evaluate(lathe()).links?.toBe).toBeUndefined()
     expect(evaluate(demoPlan('turret-mill')).links).toBeUndefined()
-    expect(evaluate(applyPatch(demoPlan('long-bed-lathe'), [set('motor.connection', 'high')])).links?.toBe?.links).toEqual([['1', '7'], ['2', '8'], ['3', '9'], ['4', '5', '6']])
+    expect(
+      evaluate(applyPatch(demoPlan('long-bed-lathe'), [set('motor.connection', 'high')])).links?.toBe?.links,
+    ).toEqual([
+      ['1', '7'],
+      ['2', '8'],
+      ['3', '9'],
+      ['4', '5', '6'],
+    ])
   })
 })

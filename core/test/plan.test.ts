@@ -1,6 +1,20 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { applyPatch, conversionFile, conversionJsonSchema, emptyPlan, fieldAt, inversePatch, planDifference, planSchema, readConversionFile, readPlan, set, upgrade, valueAt } from '../src/plan'
+import {
+  applyPatch,
+  conversionFile,
+  conversionJsonSchema,
+  emptyPlan,
+  fieldAt,
+  inversePatch,
+  planDifference,
+  planSchema,
+  readConversionFile,
+  readPlan,
+  set,
+  upgrade,
+  valueAt,
+} from '../src/plan'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 
@@ -18,7 +32,10 @@ describe('reading', () => {
   test('any valid plan survives a journey through a file', () => {
     fc.assert(
       fc.property(arbitraryPlan, (plan) => {
-        expect(readConversionFile(JSON.parse(JSON.stringify(conversionFile(plan))))).toEqual({ ok: true, value: JSON.parse(JSON.stringify(plan)) as unknown })
+        expect(readConversionFile(JSON.parse(JSON.stringify(conversionFile(plan))))).toEqual({
+          ok: true,
+          value: JSON.parse(JSON.stringify(plan)) as unknown,
+        })
       }),
       { numRuns: 200 },
     )
@@ -29,34 +46,76 @@ describe('reading', () => {
     ['another format', { format: 'x', plan: {} }, /^format must be/],
     ['no plan', { format: 'zesty-lathe/conversion' }, /^plan a plan must be an object/],
     ['no version', { format: 'zesty-lathe/conversion', plan: {} }, /^plan.schemaVersion is missing/],
-    ['a future version', { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), schemaVersion: 99 } }, /^plan.schemaVersion is 99, made by a newer release/],
-    ['an unknown key', { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), colour: 'red' } }, /^plan.colour is not a key known here/],
-    ['an unknown key beside', { format: 'zesty-lathe/conversion', plan: emptyPlan('x'), more: 1 }, /^more is not a key known here/],
-    ['a nested unknown key', { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { horses: 2 } } }, /^plan.motor.horses is not a key known here/],
-    ['a negative power', { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: -5 } } }, /^plan.motor.powerW must be at least 10, not -5/],
-    ['words for a number', { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: '2 hp' } } }, /^plan.motor.powerW must be a number, not "2 hp"/],
+    [
+      'a future version',
+      { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), schemaVersion: 99 } },
+      /^plan.schemaVersion is 99, made by a newer release/,
+    ],
+    [
+      'an unknown key',
+      { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), colour: 'red' } },
+      /^plan.colour is not a key known here/,
+    ],
+    [
+      'an unknown key beside',
+      { format: 'zesty-lathe/conversion', plan: emptyPlan('x'), more: 1 },
+      /^more is not a key known here/,
+    ],
+    [
+      'a nested unknown key',
+      { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { horses: 2 } } },
+      /^plan.motor.horses is not a key known here/,
+    ],
+    [
+      'a negative power',
+      { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: -5 } } },
+      /^plan.motor.powerW must be at least 10, not -5/,
+    ],
+    [
+      'words for a number',
+      { format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: '2 hp' } } },
+      /^plan.motor.powerW must be a number, not "2 hp"/,
+    ],
   ])('refuses %s', (_, document, message) => expect(faultsOf(document)[0]).toMatch(message))
   test('names every fault, not the first', () => {
-    expect(faultsOf({ format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: -5, kind: 'steam' }, extra: 1 } })).toHaveLength(3)
+    expect(
+      faultsOf({
+        format: 'zesty-lathe/conversion',
+        plan: { ...emptyPlan('x'), motor: { powerW: -5, kind: 'steam' }, extra: 1 },
+      }),
+    ).toHaveLength(3)
   })
   test('ids must be unique and references must lead somewhere', () => {
     const plan = demoPlan('gap-bed-lathe')
     plan.survey.jobs[0] = { ...plan.survey.jobs[0], id: plan.survey.jobs[1]?.id ?? '', positionId: 'nowhere' }
     plan.survey.mainPositionId = 'gone'
     const read = readPlan(plan)
-    expect(read.ok ? [] : read.faults.map((f) => f.field)).toEqual(['survey.jobs[1].id', 'survey.mainPositionId', 'survey.jobs[0].positionId'])
+    expect(read.ok ? [] : read.faults.map((f) => f.field)).toEqual([
+      'survey.jobs[1].id',
+      'survey.mainPositionId',
+      'survey.jobs[0].positionId',
+    ])
   })
   test('the JSON Schema refuses unknown keys and carries labels', () => {
-    const schema = conversionJsonSchema() as { additionalProperties: boolean; properties: { plan: { properties: { motor: { properties: { powerW: { label: string } } } } } } }
+    const schema = conversionJsonSchema() as {
+      additionalProperties: boolean
+      properties: { plan: { properties: { motor: { properties: { powerW: { label: string } } } } } }
+    }
     expect(schema.additionalProperties).toBe(false)
     expect(schema.properties.plan.properties.motor.properties.powerW.label).toBe('Power')
   })
 })
 
 describe('upgrades', () => {
-  const steps = { 1: (d: Record<string, unknown>) => ({ ...d, two: true }), 2: (d: Record<string, unknown>) => ({ ...d, three: true }) }
+  const steps = {
+    1: (d: Record<string, unknown>) => ({ ...d, two: true }),
+    2: (d: Record<string, unknown>) => ({ ...d, three: true }),
+  }
   test('run in order from the document’s own version', () => {
-    expect(upgrade({ schemaVersion: 1 }, steps, 3)).toEqual({ ok: true, value: { schemaVersion: 3, two: true, three: true } })
+    expect(upgrade({ schemaVersion: 1 }, steps, 3)).toEqual({
+      ok: true,
+      value: { schemaVersion: 3, two: true, three: true },
+    })
     expect(upgrade({ schemaVersion: 2 }, steps, 3)).toEqual({ ok: true, value: { schemaVersion: 3, three: true } })
   })
   test('refuse newer documents and gaps', () => {
@@ -69,13 +128,31 @@ describe('upgrades', () => {
 describe('patches', () => {
   test('set, take away and leave the plan passed in alone', () => {
     const plan = emptyPlan('x')
-    const next = applyPatch(plan, [set('motor.powerW', 1500), set('survey.jobs', [{ id: 'j' }]), set('survey.jobs.0.name', 'Bore')])
+    const next = applyPatch(plan, [
+      set('motor.powerW', 1500),
+      set('survey.jobs', [{ id: 'j' }]),
+      set('survey.jobs.0.name', 'Bore'),
+    ])
     expect([next.motor.powerW, next.survey.jobs[0]?.name, plan.motor.powerW]).toEqual([1500, 'Bore', undefined])
     expect('powerW' in applyPatch(next, [set('motor.powerW', undefined)]).motor).toBe(false)
     expect(applyPatch(plan, [set('motor.powerW', undefined)])).toEqual(plan)
   })
   test('a patch and its inverse give the plan back', () => {
-    const change = fc.constantFrom('motor.powerW', 'motor.connection', 'survey.jobs', 'survey.positions.0.name', 'supply', 'settings.inDrive.overloadA').chain((path) => fc.record({ path: fc.constant(path), value: fc.oneof(fc.constant(undefined), fc.constant('x'), fc.double({ noNaN: true })) }))
+    const change = fc
+      .constantFrom(
+        'motor.powerW',
+        'motor.connection',
+        'survey.jobs',
+        'survey.positions.0.name',
+        'supply',
+        'settings.inDrive.overloadA',
+      )
+      .chain((path) =>
+        fc.record({
+          path: fc.constant(path),
+          value: fc.oneof(fc.constant(undefined), fc.constant('x'), fc.double({ noNaN: true })),
+        }),
+      )
     fc.assert(
       fc.property(arbitraryPlan, fc.array(change, { maxLength: 5 }), (plan, patch) => {
         expect(applyPatch(applyPatch(plan, patch), inversePatch(plan, patch))).toEqual(plan)
@@ -93,7 +170,10 @@ describe('patches', () => {
 describe('fields', () => {
   test('carry label, dimension, limits and help from the schema', () => {
     expect(fieldAt('motor.powerW')).toMatchObject({ label: 'Power', dimension: 'power', min: 10, max: 75000 })
-    expect(fieldAt('survey.positions.3.stages.1.driverMm')).toMatchObject({ label: 'Driving pulley', dimension: 'length' })
+    expect(fieldAt('survey.positions.3.stages.1.driverMm')).toMatchObject({
+      label: 'Driving pulley',
+      dimension: 'length',
+    })
     expect(fieldAt('motor.connection')?.options).toMatchObject({ star: 'Star' })
     expect(fieldAt('motor.nothing')).toBeUndefined()
   })
@@ -113,9 +193,22 @@ describe('fields', () => {
 describe('difference', () => {
   test('is readable, with units and names', () => {
     const before = demoPlan('gap-bed-lathe')
-    const after = applyPatch(before, [set('motor.connection', 'delta'), set('motor.powerW', 1100), set('survey.positions.1.stages.0.driverMm', 100), set('supply.breakerA', undefined)])
-    const lines = planDifference(before, after).map((d) => `${d.label}: ${d.before} -> ${d.after}`.replace(/\u00a0/g, ' '))
-    expect(lines).toEqual(['Survey, Belt positions, B, Stages, 1, Driving pulley: 90 mm -> 100 mm', 'Wall, Breaker: 32 A -> not known', 'Motor, Power: 1.5 kW -> 1.1 kW', 'Motor, Links as they are: Star -> Delta'])
+    const after = applyPatch(before, [
+      set('motor.connection', 'delta'),
+      set('motor.powerW', 1100),
+      set('survey.positions.1.stages.0.driverMm', 100),
+      set('supply.breakerA', undefined),
+    ])
+    const lines = planDifference(before, after).map((d) =>
+      `${d.label}: ${d.before} -> ${d.after}`.replace(/\u00a0/g, ' '),
+    )
+    expect(lines).toEqual([
+      'Survey, Belt positions, B, Stages, 1, Driving pulley: 90 mm -> 100 mm',
+      'Wall, Breaker: 32 A -> not known',
+      'Motor, Power: 1.5 kW -> 1.1 kW',
+      'Motor, Links as they are: Star -> Delta',
+    ])
   })
-  test('of a plan with itself is empty', () => expect(planDifference(demoPlan('turret-mill'), demoPlan('turret-mill'))).toEqual([]))
+  test('of a plan with itself is empty', () =>
+    expect(planDifference(demoPlan('turret-mill'), demoPlan('turret-mill'))).toEqual([]))
 })

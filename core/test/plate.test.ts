@@ -14,7 +14,22 @@ describe('whole plates', () => {
         1,5 kW   1420 min-1   50 Hz
         230/400 V  Δ/Y   6,0/3,5 A
         cos φ 0,80   η 79%`),
-    ).toEqual({ kind: 'three-phase', frame: '90L', platePoles: 4, enclosure: 'IP55', insulationClass: 'F', powerW: kW(1.5), ratedSpeedRpm: 1420, ratedFrequencyHz: 50, lowVoltageV: 230, highVoltageV: 400, lowVoltageA: 6, highVoltageA: 3.5, powerFactor: 0.8, efficiency: 0.79 })
+    ).toEqual({
+      kind: 'three-phase',
+      frame: '90L',
+      platePoles: 4,
+      enclosure: 'IP55',
+      insulationClass: 'F',
+      powerW: kW(1.5),
+      ratedSpeedRpm: 1420,
+      ratedFrequencyHz: 50,
+      lowVoltageV: 230,
+      highVoltageV: 400,
+      lowVoltageA: 6,
+      highVoltageA: 3.5,
+      powerFactor: 0.8,
+      efficiency: 0.79,
+    })
   })
   test('an inch plate with its abbreviations, one to a line', () => {
     expect(
@@ -27,16 +42,42 @@ describe('whole plates', () => {
         ENCL TEFC  INS CL F
         NEMA NOM EFF 81.5  PF 80
         10:1 CT`),
-    ).toEqual({ powerW: expect.closeTo(2237.1, 1), ratedSpeedRpm: 1750, lowVoltageV: 230, highVoltageV: 460, lowVoltageA: 8.6, highVoltageA: 4.3, ratedFrequencyHz: 60, kind: 'three-phase', serviceFactor: 1.15, frame: '182T', enclosure: 'TEFC', insulationClass: 'F', efficiency: 0.815, powerFactor: 0.8, inverterDutyRatio: 10 })
+    ).toEqual({
+      powerW: expect.closeTo(2237.1, 1),
+      ratedSpeedRpm: 1750,
+      lowVoltageV: 230,
+      highVoltageV: 460,
+      lowVoltageA: 8.6,
+      highVoltageA: 4.3,
+      ratedFrequencyHz: 60,
+      kind: 'three-phase',
+      serviceFactor: 1.15,
+      frame: '182T',
+      enclosure: 'TEFC',
+      insulationClass: 'F',
+      efficiency: 0.815,
+      powerFactor: 0.8,
+      inverterDutyRatio: 10,
+    })
   })
   test('ranges are read as their nominal, and it is said', () => {
     const { lines } = readPlate('220-240/380-415 V  50 Hz  3,2-3,0/1,8-1,7 A', empty)
-    expect(motor('220-240/380-415 V  50 Hz  3,2-3,0/1,8-1,7 A')).toEqual({ lowVoltageV: 230, highVoltageV: 400, ratedFrequencyHz: 50, lowVoltageA: 3, highVoltageA: 1.7 })
+    expect(motor('220-240/380-415 V  50 Hz  3,2-3,0/1,8-1,7 A')).toEqual({
+      lowVoltageV: 230,
+      highVoltageV: 400,
+      ratedFrequencyHz: 50,
+      lowVoltageA: 3,
+      highVoltageA: 1.7,
+    })
     expect(lines[0]?.notes).toHaveLength(2)
   })
   test('in any order the same is understood', () => {
     const lines = ['3/4 hp', '1725 rpm', '230/460 V', '2.8/1.4 A', '60 Hz', '3 phase', 'Frame 56C']
-    fc.assert(fc.property(fc.shuffledSubarray(lines, { minLength: lines.length }), (shuffled) => expect(motor(shuffled.join('\n'))).toEqual(motor(lines.join(' ')))))
+    fc.assert(
+      fc.property(fc.shuffledSubarray(lines, { minLength: lines.length }), (shuffled) =>
+        expect(motor(shuffled.join('\n'))).toEqual(motor(lines.join(' '))),
+      ),
+    )
   })
 })
 
@@ -75,20 +116,62 @@ describe('motors that a drive cannot run are recognised', () => {
 test('what was not understood is given back, and what is missing is asked for', () => {
   const reading = readPlate('1.5 kW 1420 rpm Model Q-77\nMade on a Tuesday', empty)
   expect(reading.lines.map((l) => l.rest)).toEqual(['Model Q-77', 'Made on a Tuesday'])
-  expect(reading.missing).toEqual(['motor.kind', 'motor.lowVoltageV', 'motor.lowVoltageA', 'motor.ratedFrequencyHz', 'motor.frame'])
+  expect(reading.missing).toEqual([
+    'motor.kind',
+    'motor.lowVoltageV',
+    'motor.lowVoltageA',
+    'motor.ratedFrequencyHz',
+    'motor.frame',
+  ])
 })
 
 test('a value that cannot be is not taken, and it is said', () => {
   const reading = readPlate('9000 kW 50 Hz', empty)
-  expect([motor('9000 kW 50 Hz'), reading.lines[0]?.notes]).toEqual([{ ratedFrequencyHz: 50 }, ['Power: 9000000 is not believable']])
+  expect([motor('9000 kW 50 Hz'), reading.lines[0]?.notes]).toEqual([
+    { ratedFrequencyHz: 50 },
+    ['Power: 9000000 is not believable'],
+  ])
 })
 
 test('whatever is pasted, it ends and leaves a plan that validates', () => {
-  const words = fc.constantFrom('kW', '1.5', '230/400', 'V', 'A', '6,0/3,5', 'rpm', '1420', 'cos', 'φ', 'Hz', '3~', 'PH', 'IP55', 'FR', '-', '/', ':', '90L', 'Cl', 'F', '\n', '<script>', 'η', '10:1', 'CT')
+  const words = fc.constantFrom(
+    'kW',
+    '1.5',
+    '230/400',
+    'V',
+    'A',
+    '6,0/3,5',
+    'rpm',
+    '1420',
+    'cos',
+    'φ',
+    'Hz',
+    '3~',
+    'PH',
+    'IP55',
+    'FR',
+    '-',
+    '/',
+    ':',
+    '90L',
+    'Cl',
+    'F',
+    '\n',
+    '<script>',
+    'η',
+    '10:1',
+    'CT',
+  )
   fc.assert(
-    fc.property(fc.oneof(fc.array(words, { maxLength: 30 }).map((w) => w.join(' ')), fc.string({ maxLength: 200 })), (text) => {
-      expect(readPlan(applyPatch(empty, readPlate(text, empty).patch)).ok).toBe(true)
-    }),
+    fc.property(
+      fc.oneof(
+        fc.array(words, { maxLength: 30 }).map((w) => w.join(' ')),
+        fc.string({ maxLength: 200 }),
+      ),
+      (text) => {
+        expect(readPlan(applyPatch(empty, readPlate(text, empty).patch)).ok).toBe(true)
+      },
+    ),
     { numRuns: 500 },
   )
 })

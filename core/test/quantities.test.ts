@@ -1,6 +1,21 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { dimensions, dimensionKind, gaugeArea, nominalVoltage, parsePair, parseQuantity, parseSupplyWords, printQuantity, sameNominal, say, sayText, volts, type Dimension, type UnitSystem } from '../src/quantities'
+import {
+  dimensions,
+  dimensionKind,
+  gaugeArea,
+  nominalVoltage,
+  parsePair,
+  parseQuantity,
+  parseSupplyWords,
+  printQuantity,
+  sameNominal,
+  say,
+  sayText,
+  volts,
+  type Dimension,
+  type UnitSystem,
+} from '../src/quantities'
 
 const read = (text: string, dimension: Dimension, system?: UnitSystem): number => {
   const parsed = parseQuantity(text, dimension, system)
@@ -56,18 +71,39 @@ describe('reading', () => {
   })
   test('unknown units and wrong dimensions name what is permitted', () => {
     expect(refusal('230 V', 'current')).toBe('"V" is a voltage; this takes a current in A, mA.')
-    expect(refusal('3 furlongs', 'length')).toBe('"furlongs" is not a unit known here; this takes a length in mm, cm, m, in, ft.')
+    expect(refusal('3 furlongs', 'length')).toBe(
+      '"furlongs" is not a unit known here; this takes a length in mm, cm, m, in, ft.',
+    )
     expect(refusal('5 kW', 'number')).toBe('"kW" is a power; this takes a number without a unit.')
   })
-  test.each(['', '  ', 'abc', 'NaN', 'Infinity', '1e999', '--5', '5..5', '1/0 in', '3//4', '1,2,3', '🙂', '<script>', '5 5 5'])('garbage is refused: %j', (text) => {
+  test.each([
+    '',
+    '  ',
+    'abc',
+    'NaN',
+    'Infinity',
+    '1e999',
+    '--5',
+    '5..5',
+    '1/0 in',
+    '3//4',
+    '1,2,3',
+    '🙂',
+    '<script>',
+    '5 5 5',
+  ])('garbage is refused: %j', (text) => {
     expect(parseQuantity(text, 'length').ok).toBe(false)
   })
   test('never throws, whatever is pasted', () => {
     fc.assert(
-      fc.property(fc.string({ maxLength: 60 }), fc.constantFrom(...(Object.keys(dimensions) as Dimension[])), (text, dimension) => {
-        const parsed = parseQuantity(text, dimension)
-        expect(parsed.ok ? Number.isFinite(parsed.value) : parsed.message.length > 0).toBe(true)
-      }),
+      fc.property(
+        fc.string({ maxLength: 60 }),
+        fc.constantFrom(...(Object.keys(dimensions) as Dimension[])),
+        (text, dimension) => {
+          const parsed = parseQuantity(text, dimension)
+          expect(parsed.ok ? Number.isFinite(parsed.value) : parsed.message.length > 0).toBe(true)
+        },
+      ),
       { numRuns: 2000 },
     )
   })
@@ -103,20 +139,30 @@ describe('printing', () => {
   test('round trip: what is printed reads back to what was printed', () => {
     const systems: UnitSystem[] = ['metric', 'imperial']
     fc.assert(
-      fc.property(fc.constantFrom(...(Object.keys(dimensions) as Dimension[])), fc.constantFrom(...systems), fc.double({ min: 1e-3, max: 1e5, noNaN: true }), (dimension, system, value) => {
-        if (dimension === 'area' && system === 'imperial') return
-        const once = read(printQuantity({ dimension, value }, system), dimension, system)
-        const twice = read(printQuantity({ dimension, value: once }, system), dimension, system)
-        expect(Math.abs(twice - once)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(once)))
-        const unit = dimensionKind(dimension).units.find((u) => u.symbol === dimensionKind(dimension).shown[system])
-        const step = 0.5 * (unit?.factor ?? 1) * 10 ** -dimensionKind(dimension).decimals
-        expect(Math.abs(once - value)).toBeLessThanOrEqual(Math.max(step, Math.abs(value) * 10 ** (1 - dimensionKind(dimension).digits)) + 1e-9)
-      }),
+      fc.property(
+        fc.constantFrom(...(Object.keys(dimensions) as Dimension[])),
+        fc.constantFrom(...systems),
+        fc.double({ min: 1e-3, max: 1e5, noNaN: true }),
+        (dimension, system, value) => {
+          if (dimension === 'area' && system === 'imperial') return
+          const once = read(printQuantity({ dimension, value }, system), dimension, system)
+          const twice = read(printQuantity({ dimension, value: once }, system), dimension, system)
+          expect(Math.abs(twice - once)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(once)))
+          const unit = dimensionKind(dimension).units.find((u) => u.symbol === dimensionKind(dimension).shown[system])
+          const step = 0.5 * (unit?.factor ?? 1) * 10 ** -dimensionKind(dimension).decimals
+          expect(Math.abs(once - value)).toBeLessThanOrEqual(
+            Math.max(step, Math.abs(value) * 10 ** (1 - dimensionKind(dimension).digits)) + 1e-9,
+          )
+        },
+      ),
       { numRuns: 1500 },
     )
   })
   test('gauges round trip', () => {
-    for (let n = -3; n <= 40; n += 1) expect(read(printQuantity({ dimension: 'area', value: gaugeArea(n) }, 'imperial'), 'area', 'imperial')).toBeCloseTo(gaugeArea(n), 9)
+    for (let n = -3; n <= 40; n += 1)
+      expect(
+        read(printQuantity({ dimension: 'area', value: gaugeArea(n) }, 'imperial'), 'area', 'imperial'),
+      ).toBeCloseTo(gaugeArea(n), 9)
   })
   test('a sentence keeps its amounts unprinted until it is said', () => {
     const said = say`The drive gives ${volts(230)}.`

@@ -28,27 +28,40 @@ test('an open belt wraps the two pulleys by a whole turn together, and grows wit
       const centreMm = ((largeMm + smallMm) / 2) * far
       const near = out('belt.length', { largeMm, smallMm, centreMm })
       expect((near['wrapSmallDeg'] ?? 0) + (near['wrapLargeDeg'] ?? 0)).toBeCloseTo(360, 8)
-      expect(out('belt.length', { largeMm, smallMm, centreMm: centreMm * 1.01 })['lengthMm']).toBeGreaterThan(near['lengthMm'] ?? Infinity)
+      expect(out('belt.length', { largeMm, smallMm, centreMm: centreMm * 1.01 })['lengthMm']).toBeGreaterThan(
+        near['lengthMm'] ?? Infinity,
+      )
     }),
   )
 })
 
 test('poles: the plate speed lies within a quarter under the synchronous speed of those poles', () => {
   fc.assert(
-    fc.property(fc.constantFrom(50, 60, 100, 400), fc.integer({ min: 1, max: 6 }), between(0, 0.15), (ratedFrequencyHz, pairs, slip) => {
-      const synchronous = (60 * ratedFrequencyHz) / pairs
-      const result = rules.get('motor.poles-from-nameplate')?.run({ ratedSpeedRpm: synchronous * (1 - slip), ratedFrequencyHz })
-      // Slip may carry a plate past the next pole count; what comes back must still explain the speed.
-      if (!result?.ok) return
-      const { synchronousRpm, slip: found, poles } = result.value as Record<string, number>
-      expect(synchronousRpm).toBeCloseTo((120 * ratedFrequencyHz) / (poles ?? 0), 6)
-      expect((synchronousRpm ?? 0) * (1 - (found ?? 0))).toBeCloseTo(synchronous * (1 - slip), 4)
-    }),
+    fc.property(
+      fc.constantFrom(50, 60, 100, 400),
+      fc.integer({ min: 1, max: 6 }),
+      between(0, 0.15),
+      (ratedFrequencyHz, pairs, slip) => {
+        const synchronous = (60 * ratedFrequencyHz) / pairs
+        const result = rules
+          .get('motor.poles-from-nameplate')
+          ?.run({ ratedSpeedRpm: synchronous * (1 - slip), ratedFrequencyHz })
+        // Slip may carry a plate past the next pole count; what comes back must still explain the speed.
+        if (!result?.ok) return
+        const { synchronousRpm, slip: found, poles } = result.value as Record<string, number>
+        expect(synchronousRpm).toBeCloseTo((120 * ratedFrequencyHz) / (poles ?? 0), 6)
+        expect((synchronousRpm ?? 0) * (1 - (found ?? 0))).toBeCloseTo(synchronous * (1 - slip), 4)
+      },
+    ),
   )
 })
 
 test('spindle speed is the product of its stages whatever their order', () => {
-  const stage = fc.record({ kind: fc.constantFrom('v-belt', 'gear-pair', 'crossed-belt'), driverMm: pulley, drivenMm: pulley })
+  const stage = fc.record({
+    kind: fc.constantFrom('v-belt', 'gear-pair', 'crossed-belt'),
+    driverMm: pulley,
+    drivenMm: pulley,
+  })
   fc.assert(
     fc.property(fc.array(stage, { minLength: 1, maxLength: 6 }), between(1, 200), (stages, frequencyHz) => {
       const there = out('drivetrain.speed', { frequencyHz, poles: 4, stages })
@@ -62,8 +75,14 @@ test('spindle speed is the product of its stages whatever their order', () => {
 test('flux times set volts per hertz is symmetric: swapping set and plate inverts it', () => {
   fc.assert(
     fc.property(between(20, 700), between(5, 500), between(20, 700), between(5, 500), (a, fa, b, fb) => {
-      const k = out('motor.flux', { setVoltageV: a, baseFrequencyHz: fa, plateVoltageV: b, plateFrequencyHz: fb })['fluxFraction'] ?? 0
-      const inverse = out('motor.flux', { setVoltageV: b, baseFrequencyHz: fb, plateVoltageV: a, plateFrequencyHz: fa })['fluxFraction'] ?? 0
+      const k =
+        out('motor.flux', { setVoltageV: a, baseFrequencyHz: fa, plateVoltageV: b, plateFrequencyHz: fb })[
+          'fluxFraction'
+        ] ?? 0
+      const inverse =
+        out('motor.flux', { setVoltageV: b, baseFrequencyHz: fb, plateVoltageV: a, plateFrequencyHz: fa })[
+          'fluxFraction'
+        ] ?? 0
       expect(k * inverse).toBeCloseTo(1, 9)
     }),
   )

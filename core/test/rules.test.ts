@@ -18,39 +18,151 @@ const circuit = { r1Ohm: 1.35, x1Ohm: 1.9, r2Ohm: 1.25, x2Ohm: 1.9, xmOhm: 38, r
 
 describe('examples from the engineering sheet', () => {
   const examples: [string, Record<string, unknown>, Record<string, number | boolean>, number][] = [
-    ['motor.poles-from-nameplate', { ratedSpeedRpm: 1420, ratedFrequencyHz: 50 }, { poles: 4, synchronousRpm: 1500, slip: 0.05333 }, 5],
+    [
+      'motor.poles-from-nameplate',
+      { ratedSpeedRpm: 1420, ratedFrequencyHz: 50 },
+      { poles: 4, synchronousRpm: 1500, slip: 0.05333 },
+      5,
+    ],
     ['motor.rated-torque', { powerW: 1500, speedRpm: 1420 }, { torqueNm: 10.087 }, 3],
-    ['motor.full-load-current', { powerW: 1500, voltageV: 230, efficiency: 0.79, powerFactor: 0.8 }, { currentA: 5.958 }, 3],
+    [
+      'motor.full-load-current',
+      { powerW: 1500, voltageV: 230, efficiency: 0.79, powerFactor: 0.8 },
+      { currentA: 5.958 },
+      3,
+    ],
     ['motor.service-factor-current', { currentA: 6, serviceFactor: 1.15 }, { currentA: 6.9 }, 6],
-    ['motor.flux', { setVoltageV: 230, baseFrequencyHz: 50, plateVoltageV: 400, plateFrequencyHz: 50 }, { fluxFraction: 0.575 }, 6],
+    [
+      'motor.flux',
+      { setVoltageV: 230, baseFrequencyHz: 50, plateVoltageV: 400, plateFrequencyHz: 50 },
+      { fluxFraction: 0.575 },
+      6,
+    ],
     ['drive.bus-voltage', { supplyV: 230 }, { busV: 325.27 }, 2],
     ['drive.bus-voltage', { supplyV: 120, doubler: true }, { busV: 339.41 }, 2],
-    ['drive.input-current', { shaftW: 1500, motorEfficiency: 0.79, driveEfficiency: 0.96, supplyV: 230, phases: 1, powerFactor: 0.65 }, { currentA: 13.23 }, 2],
+    [
+      'drive.input-current',
+      { shaftW: 1500, motorEfficiency: 0.79, driveEfficiency: 0.96, supplyV: 230, phases: 1, powerFactor: 0.65 },
+      { currentA: 13.23 },
+      2,
+    ],
     ['drive.single-phase-rating', { ratedOutputA: 17, factor: 0.43, permitted: true }, { outputA: 7.31 }, 6],
-    ['belt.length', { largeMm: 224, smallMm: 90, centreMm: 410 }, { lengthMm: 1324.2, wrapSmallDeg: 161.19, wrapLargeDeg: 198.81 }, 2],
-    ['belt.length', { largeMm: 224, smallMm: 90, centreMm: 410, crossed: true }, { lengthMm: 1374.12, wrapSmallDeg: 225.03, wrapLargeDeg: 225.03 }, 2],
+    [
+      'belt.length',
+      { largeMm: 224, smallMm: 90, centreMm: 410 },
+      { lengthMm: 1324.2, wrapSmallDeg: 161.19, wrapLargeDeg: 198.81 },
+      2,
+    ],
+    [
+      'belt.length',
+      { largeMm: 224, smallMm: 90, centreMm: 410, crossed: true },
+      { lengthMm: 1374.12, wrapSmallDeg: 225.03, wrapLargeDeg: 225.03 },
+      2,
+    ],
     ['belt.centre-distance', { largeMm: 224, smallMm: 90, lengthMm: 1330 }, { centreMm: 412.94 }, 2],
-    ['drivetrain.speed', { frequencyHz: 50, poles: 4, slip: 0.05, stages: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] }, { spindleRpm: 572.5, speedRatio: 0.4018, reversed: false }, 1],
+    [
+      'drivetrain.speed',
+      { frequencyHz: 50, poles: 4, slip: 0.05, stages: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] },
+      { spindleRpm: 572.5, speedRatio: 0.4018, reversed: false },
+      1,
+    ],
     ['inertia.cylinder', { outerMm: 250, lengthMm: 60 }, { massKg: 23.12, inertiaKgM2: 0.18063 }, 2],
-    ['workholding.wheel-speed', { diameterMm: 200, speedRpm: 3600, markedMPerS: 35 }, { speedMPerS: 37.699, permitted: false }, 3],
-    ['motor.operating-point', { circuit, voltageV: 230, frequencyHz: 50, slip: 0.05 }, { currentA: 5.912, powerFactor: 0.7851, inputW: 1849, airGapW: 1707.5, torqueNm: 10.87, speedRpm: 1425 }, 1],
-    ['motor.operating-point', { circuit, voltageV: 120, frequencyHz: 25, slip: 0.08 }, { currentA: 5.179, powerFactor: 0.7575, inputW: 815.3, airGapW: 706.7, torqueNm: 8.998, speedRpm: 690 }, 1],
+    [
+      'workholding.wheel-speed',
+      { diameterMm: 200, speedRpm: 3600, markedMPerS: 35 },
+      { speedMPerS: 37.699, permitted: false },
+      3,
+    ],
+    [
+      'motor.operating-point',
+      { circuit, voltageV: 230, frequencyHz: 50, slip: 0.05 },
+      { currentA: 5.912, powerFactor: 0.7851, inputW: 1849, airGapW: 1707.5, torqueNm: 10.87, speedRpm: 1425 },
+      1,
+    ],
+    [
+      'motor.operating-point',
+      { circuit, voltageV: 120, frequencyHz: 25, slip: 0.08 },
+      { currentA: 5.179, powerFactor: 0.7575, inputW: 815.3, airGapW: 706.7, torqueNm: 8.998, speedRpm: 690 },
+      1,
+    ],
     ['motor.low-speed-pull', { circuit, frequencyHz: 5, outputVoltageV: 23 }, { peakNm: 5.65 }, 2],
     ['motor.low-speed-pull', { circuit, frequencyHz: 5, outputVoltageV: 33 }, { peakNm: 11.63 }, 2],
     ['motor.boost-limit', { boostV: 10, r1Ohm: 1.35, ratedCurrentA: 6 }, { currentA: 4.277, permitted: true }, 3],
     ['motor.insulation-check', { testMOhm: 20, temperatureC: 20, voltageV: 400 }, { at40CMOhm: 5 }, 6],
     ['drive.ramp-time', { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 11.2, frictionNm: 1.2 }, { seconds: 4.398 }, 3],
-    ['drive.brake-resistor', { inertiaKgM2: 0.35, speedRpm: 1200, stopSeconds: 3, frictionNm: 1.2, efficiency: 0.8, chopperV: 385, minOhm: 80, cycleSeconds: 60 }, { energyJ: 2029.8, peakW: 1353.2, averageW: 33.83, maxOhm: 109.53, feasible: false }, 1],
-    ['drive.brake-resistor', { inertiaKgM2: 0.35, speedRpm: 1200, stopSeconds: 3, frictionNm: 1.2, efficiency: 0.8, chopperV: 385, minOhm: 60, cycleSeconds: 60 }, { suggestedOhm: 82, feasible: true }, 6],
-    ['drive.stop-without-resistor', { inertiaKgM2: 0.35, speedRpm: 1200, frictionNm: 1.2, efficiency: 0.8, busCapacitanceF: 680e-6, busV: 325.27, tripV: 395, lossW: 40 }, { seconds: 26.24, coastSeconds: 36.65 }, 2],
+    [
+      'drive.brake-resistor',
+      {
+        inertiaKgM2: 0.35,
+        speedRpm: 1200,
+        stopSeconds: 3,
+        frictionNm: 1.2,
+        efficiency: 0.8,
+        chopperV: 385,
+        minOhm: 80,
+        cycleSeconds: 60,
+      },
+      { energyJ: 2029.8, peakW: 1353.2, averageW: 33.83, maxOhm: 109.53, feasible: false },
+      1,
+    ],
+    [
+      'drive.brake-resistor',
+      {
+        inertiaKgM2: 0.35,
+        speedRpm: 1200,
+        stopSeconds: 3,
+        frictionNm: 1.2,
+        efficiency: 0.8,
+        chopperV: 385,
+        minOhm: 60,
+        cycleSeconds: 60,
+      },
+      { suggestedOhm: 82, feasible: true },
+      6,
+    ],
+    [
+      'drive.stop-without-resistor',
+      {
+        inertiaKgM2: 0.35,
+        speedRpm: 1200,
+        frictionNm: 1.2,
+        efficiency: 0.8,
+        busCapacitanceF: 680e-6,
+        busV: 325.27,
+        tripV: 395,
+        lossW: 40,
+      },
+      { seconds: 26.24, coastSeconds: 36.65 },
+      2,
+    ],
     ['drive.reflected-wave', { cableM: 15, busV: 325, riseTimeS: 2e-7 }, { criticalM: 15, peakV: 650 }, 6],
     ['drive.earth-leakage', { capacitanceF: 1e-7, voltageV: 230, frequencyHz: 50 }, { currentA: 0.0072257 }, 6],
     ['cable.voltage-drop', { currentA: 18, lengthM: 15, areaMm2: 2.5, phases: 1 }, { dropV: 3.78, hotDropV: 4.86 }, 6],
-    ['supply.protection', { inputA: 13.23, plateInputA: 14.5, region: 'iec', topology: 'line-neutral' }, { ratingA: 20 }, 6],
-    ['supply.protection', { inputA: 13.23, plateInputA: 14.5, manualMaximumA: 16, region: 'iec', topology: 'line-neutral' }, { ratingA: 16 }, 6],
+    [
+      'supply.protection',
+      { inputA: 13.23, plateInputA: 14.5, region: 'iec', topology: 'line-neutral' },
+      { ratingA: 20 },
+      6,
+    ],
+    [
+      'supply.protection',
+      { inputA: 13.23, plateInputA: 14.5, manualMaximumA: 16, region: 'iec', topology: 'line-neutral' },
+      { ratingA: 16 },
+      6,
+    ],
     ['supply.protection', { inputA: 22, plateInputA: 20, region: 'nec', topology: 'line-line' }, { ratingA: 30 }, 6],
-    ['supply.cable', { loadA: 14.5, protectionA: 20, lengthM: 15, system: 'metric', method: 'C', phases: 1, voltageV: 230 }, { size: 2.5, ampacityA: 27, earthSize: 2.5, dropPercent: 1.702 }, 3],
-    ['supply.cable', { loadA: 18, protectionA: 20, lengthM: 30, system: 'awg', method: 'conduit', phases: 1, voltageV: 120 }, { size: 8 }, 6],
+    [
+      'supply.cable',
+      { loadA: 14.5, protectionA: 20, lengthM: 15, system: 'metric', method: 'C', phases: 1, voltageV: 230 },
+      { size: 2.5, ampacityA: 27, earthSize: 2.5, dropPercent: 1.702 },
+      3,
+    ],
+    [
+      'supply.cable',
+      { loadA: 18, protectionA: 20, lengthM: 30, system: 'awg', method: 'conduit', phases: 1, voltageV: 120 },
+      { size: 8 },
+      6,
+    ],
     ['supply.transformer', { inputA: 10, voltageV: 240 }, { kVA: 3 }, 6],
     ['supply.generator', { inputA: 10, voltageV: 240 }, { kVA: 4.8, comfortableKVA: 7.2 }, 6],
     ['supply.converter', { motors: [{ powerW: 1500 }, { powerW: 2200, hardStart: true }] }, { idlerW: 4400 }, 6],
@@ -72,19 +184,35 @@ describe('examples from the engineering sheet', () => {
 
 describe('poles from the plate', () => {
   test('a synchronous plate leaves the slip unknown', () => {
-    expect(run('motor.poles-from-nameplate', { ratedSpeedRpm: 24000, ratedFrequencyHz: 400 })).toEqual({ poles: 2, synchronousRpm: 24000, slip: 0, slipUnknown: true })
-    expect(run('motor.poles-from-nameplate', { ratedSpeedRpm: 1200, ratedFrequencyHz: 60 })).toMatchObject({ poles: 6, slipUnknown: true })
+    expect(run('motor.poles-from-nameplate', { ratedSpeedRpm: 24000, ratedFrequencyHz: 400 })).toEqual({
+      poles: 2,
+      synchronousRpm: 24000,
+      slip: 0,
+      slipUnknown: true,
+    })
+    expect(run('motor.poles-from-nameplate', { ratedSpeedRpm: 1200, ratedFrequencyHz: 60 })).toMatchObject({
+      poles: 6,
+      slipUnknown: true,
+    })
   })
   test('refuses faster than two poles, and slip over a quarter', () => {
-    expect(faults('motor.poles-from-nameplate', { ratedSpeedRpm: 3001, ratedFrequencyHz: 50 })).toEqual([expect.stringMatching(/^ratedSpeedRpm must be at most 3000/)])
-    expect(faults('motor.poles-from-nameplate', { ratedSpeedRpm: 2249, ratedFrequencyHz: 50 })[0]).toMatch(/slip of 25.0 %/)
-    expect(run('motor.poles-from-nameplate', { ratedSpeedRpm: 2250, ratedFrequencyHz: 50 })).toMatchObject({ poles: 2, slip: 0.25 })
+    expect(faults('motor.poles-from-nameplate', { ratedSpeedRpm: 3001, ratedFrequencyHz: 50 })).toEqual([
+      expect.stringMatching(/^ratedSpeedRpm must be at most 3000/),
+    ])
+    expect(faults('motor.poles-from-nameplate', { ratedSpeedRpm: 2249, ratedFrequencyHz: 50 })[0]).toMatch(
+      /slip of 25.0 %/,
+    )
+    expect(run('motor.poles-from-nameplate', { ratedSpeedRpm: 2250, ratedFrequencyHz: 50 })).toMatchObject({
+      poles: 2,
+      slip: 0.25,
+    })
   })
 })
 
 describe('safe speed', () => {
   test('plate first, then frame and poles, never under the rated speed', () => {
-    const at = (poles: number, frameMm: number, extra = {}) => run('motor.safe-speed', { poles, frameMm, ratedSpeedRpm: 60, ...extra })
+    const at = (poles: number, frameMm: number, extra = {}) =>
+      run('motor.safe-speed', { poles, frameMm, ratedSpeedRpm: 60, ...extra })
     expect(at(2, 112)).toEqual({ maximumRpm: 5200, basis: 'typical' })
     expect(at(4, 90)).toEqual({ maximumRpm: 3600, basis: 'typical' })
     expect(at(6, 100)).toEqual({ maximumRpm: 2400, basis: 'typical' })
@@ -92,12 +220,16 @@ describe('safe speed', () => {
     expect(at(4, 180)).toEqual({ maximumRpm: 2700, basis: 'typical' })
     expect(at(4, 90, { plateMaximumRpm: 2500 })).toEqual({ maximumRpm: 2500, basis: 'given' })
     expect(at(8, 90)).toEqual({ maximumRpm: 60, basis: 'given' })
-    expect(run('motor.safe-speed', { poles: 2, frameMm: 80, ratedSpeedRpm: 24000 })).toEqual({ maximumRpm: 24000, basis: 'given' })
+    expect(run('motor.safe-speed', { poles: 2, frameMm: 80, ratedSpeedRpm: 24000 })).toEqual({
+      maximumRpm: 24000,
+      basis: 'given',
+    })
   })
 })
 
 describe('output voltage', () => {
-  const at = (frequencyHz: number, extra = {}) => run('drive.output-voltage', { frequencyHz, baseFrequencyHz: 50, ratedVoltageV: 230, supplyV: 230, ...extra })
+  const at = (frequencyHz: number, extra = {}) =>
+    run('drive.output-voltage', { frequencyHz, baseFrequencyHz: 50, ratedVoltageV: 230, supplyV: 230, ...extra })
   test('rises on a straight line with boost, then holds', () => {
     expect(at(0, { boostV: 10 })).toEqual({ outputV: 10, limited: false })
     expect(at(25)).toEqual({ outputV: 115, limited: false })
@@ -120,12 +252,27 @@ describe('drive train', () => {
     expect(reversed('gear-pair', 'crossed-belt')).toBe(false)
   })
   test('names the stage that lacks a size', () => {
-    expect(faults('drivetrain.speed', { frequencyHz: 50, poles: 4, slip: 0, stages: [{ kind: 'direct' }, { kind: 'v-belt', driverMm: 90 }] })).toEqual([expect.stringMatching(/^stages\[1\]\.drivenMm is missing/)])
+    expect(
+      faults('drivetrain.speed', {
+        frequencyHz: 50,
+        poles: 4,
+        slip: 0,
+        stages: [{ kind: 'direct' }, { kind: 'v-belt', driverMm: 90 }],
+      }),
+    ).toEqual([expect.stringMatching(/^stages\[1\]\.drivenMm is missing/)])
   })
 })
 
 describe('torque capability', () => {
-  const at = (frequencyHz: number, extra = {}) => run('motor.torque-capability', { frequencyHz, ratedFrequencyHz: 50, ratedTorqueNm: 10, breakdownRatio: 2.6, cooling: 'shaft-fan', ...extra })
+  const at = (frequencyHz: number, extra = {}) =>
+    run('motor.torque-capability', {
+      frequencyHz,
+      ratedFrequencyHz: 50,
+      ratedTorqueNm: 10,
+      breakdownRatio: 2.6,
+      cooling: 'shaft-fan',
+      ...extra,
+    })
   test('follows the fan to base, and the two limits above it, which cross at fb b/1.3', () => {
     expect(at(25)).toMatchObject({ continuousNm: 8.7, peakNm: 26 })
     expect(at(100)['continuousNm']).toBeCloseTo(5, 9)
@@ -133,22 +280,48 @@ describe('torque capability', () => {
     expect(at(125)['continuousNm']).toBeCloseTo((10 * 2.6 * 0.16) / 1.3, 9)
   })
   test('a blower, a constant-torque plate, and what is not known', () => {
-    expect([at(0, { cooling: 'blower' })['continuousNm'], at(1, { cooling: 'blower' })['continuousNm']]).toEqual([7, 10])
+    expect([at(0, { cooling: 'blower' })['continuousNm'], at(1, { cooling: 'blower' })['continuousNm']]).toEqual([
+      7, 10,
+    ])
     expect(at(5, { inverterDutyRatio: 10 })['continuousNm']).toBe(10)
     expect('continuousNm' in at(3)).toBe(false)
   })
 })
 
 describe('terminal links', () => {
-  const links = (leads: string, connection: string, names?: string) => run('motor.terminal-links', { leads, connection, names }) as unknown as { links: string[][]; lines: Record<string, string> }
+  const links = (leads: string, connection: string, names?: string) =>
+    run('motor.terminal-links', { leads, connection, names }) as unknown as {
+      links: string[][]
+      lines: Record<string, string>
+    }
   test('six leads', () => {
-    expect(links('6', 'delta')).toEqual({ links: [['U1', 'W2'], ['V1', 'U2'], ['W1', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } })
+    expect(links('6', 'delta')).toEqual({
+      links: [
+        ['U1', 'W2'],
+        ['V1', 'U2'],
+        ['W1', 'V2'],
+      ],
+      lines: { L1: 'U1', L2: 'V1', L3: 'W1' },
+    })
     expect(links('6', 'star').links.map((g) => [...g].sort())).toEqual([['U2', 'V2', 'W2']])
   })
   test('nine and twelve leads', () => {
-    expect(links('9-star', 'low').links).toEqual([['1', '7'], ['2', '8'], ['3', '9'], ['4', '5', '6']])
-    expect(links('9-star', 'high').links).toEqual([['4', '7'], ['5', '8'], ['6', '9']])
-    expect(links('9-delta', 'low').links).toEqual([['1', '6', '7'], ['2', '4', '8'], ['3', '5', '9']])
+    expect(links('9-star', 'low').links).toEqual([
+      ['1', '7'],
+      ['2', '8'],
+      ['3', '9'],
+      ['4', '5', '6'],
+    ])
+    expect(links('9-star', 'high').links).toEqual([
+      ['4', '7'],
+      ['5', '8'],
+      ['6', '9'],
+    ])
+    expect(links('9-delta', 'low').links).toEqual([
+      ['1', '6', '7'],
+      ['2', '4', '8'],
+      ['3', '5', '9'],
+    ])
     expect(links('9-delta', 'high')).toEqual(links('9-star', 'high'))
     for (const connection of ['low-star', 'low-delta', 'high-star', 'high-delta']) {
       const { links: groups, lines } = links('12', connection)
@@ -159,17 +332,28 @@ describe('terminal links', () => {
     }
   })
   test('a connection the leads do not have is refused with those they have', () => {
-    expect(faults('motor.terminal-links', { leads: '9-star', connection: 'delta' })).toEqual(['connection must be one of low, high for 9-star leads'])
+    expect(faults('motor.terminal-links', { leads: '9-star', connection: 'delta' })).toEqual([
+      'connection must be one of low, high for 9-star leads',
+    ])
   })
 })
 
 describe('protection and cable', () => {
   test('earth-leakage device by how the drive stands', () => {
-    const type = (topology: string) => run('supply.protection', { inputA: 8, plateInputA: 8, region: 'iec', topology })['earthLeakageType']
+    const type = (topology: string) =>
+      run('supply.protection', { inputA: 8, plateInputA: 8, region: 'iec', topology })['earthLeakageType']
     expect(['line-neutral', 'line-line', 'doubler', 'three-phase'].map(type)).toEqual(['F', 'B', 'B', 'B'])
   })
   test('a manual that allows less than the load is refused', () => {
-    expect(faults('supply.protection', { inputA: 13, plateInputA: 14.5, manualMaximumA: 13, region: 'iec', topology: 'line-neutral' })[0]).toMatch(/^manualMaximumA must be at least the larger input, 14\.5 A/)
+    expect(
+      faults('supply.protection', {
+        inputA: 13,
+        plateInputA: 14.5,
+        manualMaximumA: 13,
+        region: 'iec',
+        topology: 'line-neutral',
+      })[0],
+    ).toMatch(/^manualMaximumA must be at least the larger input, 14\.5 A/)
   })
   test('load, protection and ampacity in that order, heat and company counted', () => {
     const cable = { loadA: 14.5, protectionA: 20, lengthM: 5, system: 'metric', method: 'C', phases: 1, voltageV: 230 }
@@ -180,13 +364,25 @@ describe('protection and cable', () => {
     expect(faults('supply.cable', { ...cable, method: 'cord' })[0]).toMatch(/^method must be one of C, B2/)
   })
   test('a stop that friction makes by itself needs no resistor', () => {
-    expect(run('drive.brake-resistor', { inertiaKgM2: 0.05, speedRpm: 1000, stopSeconds: 20, frictionNm: 2, efficiency: 0.8, chopperV: 385, minOhm: 80, cycleSeconds: 60 })).toMatchObject({ energyJ: 0, averageW: 0, feasible: true })
+    expect(
+      run('drive.brake-resistor', {
+        inertiaKgM2: 0.05,
+        speedRpm: 1000,
+        stopSeconds: 20,
+        frictionNm: 2,
+        efficiency: 0.8,
+        chopperV: 385,
+        minOhm: 80,
+        cycleSeconds: 60,
+      }),
+    ).toMatchObject({ energyJ: 0, averageW: 0, feasible: true })
   })
 })
 
 describe('knob', () => {
   test('scaled and clamped', () => {
-    const at = (dial: number, mode?: string) => run('control.reference', { dial, minHz: 6, maxHz: 90, mode })['frequencyHz']
+    const at = (dial: number, mode?: string) =>
+      run('control.reference', { dial, minHz: 6, maxHz: 90, mode })['frequencyHz']
     expect([at(0), at(0.5), at(1)]).toEqual([6, 48, 90])
     expect([at(0, 'clamped'), at(0.05, 'clamped'), at(0.5, 'clamped')]).toEqual([6, 6, 45])
   })
@@ -197,7 +393,8 @@ describe('knob', () => {
 
 describe('wheel without a mark', () => {
   test('may run its original speed and no faster; with nothing known, not at all', () => {
-    const at = (extra: object) => run('workholding.wheel-speed', { diameterMm: 200, speedRpm: 2850, ...extra })['permitted']
+    const at = (extra: object) =>
+      run('workholding.wheel-speed', { diameterMm: 200, speedRpm: 2850, ...extra })['permitted']
     expect([at({ originalSpeedRpm: 2850 }), at({ originalSpeedRpm: 2800 }), at({})]).toEqual([true, false, false])
   })
 })
@@ -210,7 +407,11 @@ describe('bad input', () => {
     ['motor.rated-torque', { powerW: 1, speedRpm: 2, watts: 3 }, /^watts is not a key known here$/],
     ['motor.rated-torque', { powerW: Infinity, speedRpm: 2 }, /^powerW must be/],
     ['motor.rated-torque', { powerW: NaN, speedRpm: 2 }, /^powerW must be/],
-    ['drive.input-current', { shaftW: 1500, motorEfficiency: 0.79, driveEfficiency: 0.96, supplyV: 230, phases: 2, powerFactor: 0.65 }, /^phases must be 1 or 3/],
+    [
+      'drive.input-current',
+      { shaftW: 1500, motorEfficiency: 0.79, driveEfficiency: 0.96, supplyV: 230, phases: 2, powerFactor: 0.65 },
+      /^phases must be 1 or 3/,
+    ],
     ['drivetrain.speed', { frequencyHz: 50, poles: 3, stages: [] }, /^poles must be an even number/],
     ['belt.length', { largeMm: 224, smallMm: 90, centreMm: 100 }, /^centreMm must be at least 157/],
     ['belt.length', { largeMm: 90, smallMm: 224, centreMm: 500 }, /^smallMm must be at most largeMm/],

@@ -19,15 +19,34 @@ export interface ApplicationOptions {
 }
 
 /** The whole application, ready to listen. */
-export async function createApplication({ db, webRoot, open = false }: ApplicationOptions): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.of(db), { bodyParser: false, logger: ['error', 'warn', 'fatal'], abortOnError: false })
+export async function createApplication({
+  db,
+  webRoot,
+  open = false,
+}: ApplicationOptions): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.of(db), {
+    bodyParser: false,
+    logger: ['error', 'warn', 'fatal'],
+    abortOnError: false,
+  })
   app.disable('x-powered-by')
   app.use(
     helmet({
       strictTransportSecurity: false,
       contentSecurityPolicy: {
         useDefaults: false,
-        directives: { defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'], fontSrc: ["'self'"], connectSrc: ["'self'"], objectSrc: ["'none'"], frameAncestors: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"] },
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+        },
       },
     }),
   )
@@ -35,7 +54,20 @@ export async function createApplication({ db, webRoot, open = false }: Applicati
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.useGlobalFilters(new ProblemFilter())
   // Made when first asked for: most servers never are.
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Zesty Lathe').setDescription('Shops, conversions and the library').setVersion('1').build()), { customSiteTitle: 'Zesty Lathe API', customCss: '.topbar { display: none }' })
+  SwaggerModule.setup(
+    'api/docs',
+    app,
+    () =>
+      SwaggerModule.createDocument(
+        app,
+        new DocumentBuilder()
+          .setTitle('Zesty Lathe')
+          .setDescription('Shops, conversions and the library')
+          .setVersion('1')
+          .build(),
+      ),
+    { customSiteTitle: 'Zesty Lathe API', customCss: '.topbar { display: none }' },
+  )
   if (webRoot !== undefined) servePage(app, webRoot)
   return app
 }

@@ -24,5 +24,15 @@ export function onlyLocalNames(req: Request, res: Response, next: NextFunction):
     next()
     return
   }
-  res.status(403).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Not allowed', status: 403, detail: 'This server answers to 127.0.0.1 and localhost; start it with --host to open it to others.' }))
+  res
+    .status(403)
+    .type('application/problem+json')
+    .send(
+      JSON.stringify({
+        type: 'about:blank',
+        title: 'Not allowed',
+        status: 403,
+        detail: 'This server answers to 127.0.0.1 and localhost; start it with --host to open it to others.',
+      }),
+    )
 }

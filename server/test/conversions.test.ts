@@ -10,8 +10,14 @@ beforeAll(async () => {
 })
 afterAll(() => h.close())
 
-const begin = async (name = 'Lathe') => (await h.api.post(`/api/shops/${shopId}/conversions`).send({ name }).expect(201)).body as { id: string; revision: number; plan: Plan }
-const save = (id: string, baseRevision: number, plan: unknown) => h.api.put(`/api/conversions/${id}`).send({ baseRevision, plan })
+const begin = async (name = 'Lathe') =>
+  (await h.api.post(`/api/shops/${shopId}/conversions`).send({ name }).expect(201)).body as {
+    id: string
+    revision: number
+    plan: Plan
+  }
+const save = (id: string, baseRevision: number, plan: unknown) =>
+  h.api.put(`/api/conversions/${id}`).send({ baseRevision, plan })
 
 describe('keeping a plan', () => {
   test('steps the revision and gives the plan back as it was sent', async () => {
@@ -26,8 +32,15 @@ describe('keeping a plan', () => {
     const theirs = applyPatch(plan, [set('motor.powerW', 1100)])
     const yours = applyPatch(plan, [set('motor.powerW', 750)])
     await save(id, 1, theirs).expect(200)
-    const refused = await save(id, 1, yours).expect(409).expect('content-type', /application\/problem\+json/)
-    expect(refused.body).toMatchObject({ status: 409, title: 'Changed elsewhere', yours: { baseRevision: 1, plan: yours }, theirs: { revision: 2, plan: theirs } })
+    const refused = await save(id, 1, yours)
+      .expect(409)
+      .expect('content-type', /application\/problem\+json/)
+    expect(refused.body).toMatchObject({
+      status: 409,
+      title: 'Changed elsewhere',
+      yours: { baseRevision: 1, plan: yours },
+      theirs: { revision: 2, plan: theirs },
+    })
     expect((await h.api.get(`/api/conversions/${id}`)).body).toMatchObject({ revision: 2, plan: theirs })
   })
 
@@ -40,7 +53,9 @@ describe('keeping a plan', () => {
 
   test('of many saves at once on one revision exactly one is kept', async () => {
     const { id, plan } = await begin()
-    const answers = await Promise.all(Array.from({ length: 12 }, (_, i) => save(id, 1, applyPatch(plan, [set('motor.powerW', 100 + i)]))))
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, i) => save(id, 1, applyPatch(plan, [set('motor.powerW', 100 + i)]))),
+    )
     expect(answers.map((a) => a.status).sort()).toEqual([200, ...Array.from({ length: 11 }, () => 409)])
     expect((await h.api.get(`/api/conversions/${id}/revisions`)).body).toHaveLength(2)
   })
@@ -65,8 +80,12 @@ describe('revisions', () => {
     await save(id, 1, second).expect(200)
     await save(id, 2, applyPatch(second, [set('motor.powerW', undefined)])).expect(200)
     expect((await h.api.get(`/api/conversions/${id}/revisions/2`).expect(200)).body.plan).toEqual(second)
-    expect((await h.api.post(`/api/conversions/${id}/revisions/2/restore`).send({ baseRevision: 3 }).expect(200)).body).toMatchObject({ revision: 4, plan: second })
-    expect((await h.api.get(`/api/conversions/${id}/revisions`)).body.map((r: { origin: string }) => r.origin)).toEqual(['restored from 2', 'edited', 'edited', 'begun'])
+    expect(
+      (await h.api.post(`/api/conversions/${id}/revisions/2/restore`).send({ baseRevision: 3 }).expect(200)).body,
+    ).toMatchObject({ revision: 4, plan: second })
+    expect((await h.api.get(`/api/conversions/${id}/revisions`)).body.map((r: { origin: string }) => r.origin)).toEqual(
+      ['restored from 2', 'edited', 'edited', 'begun'],
+    )
     await h.api.get(`/api/conversions/${id}/revisions/9`).expect(404)
     await h.api.get(`/api/conversions/${id}/revisions/x`).expect(400)
   })
@@ -75,7 +94,15 @@ describe('revisions', () => {
 describe('files', () => {
   test('export and import give the same plan and evaluation in another shop', async () => {
     const { id, plan } = await begin()
-    await save(id, 1, applyPatch(plan, [set('motor.powerW', 1500), set('motor.ratedSpeedRpm', 1420), set('motor.ratedFrequencyHz', 50)])).expect(200)
+    await save(
+      id,
+      1,
+      applyPatch(plan, [
+        set('motor.powerW', 1500),
+        set('motor.ratedSpeedRpm', 1420),
+        set('motor.ratedFrequencyHz', 50),
+      ]),
+    ).expect(200)
     const file = (await h.api.get(`/api/conversions/${id}/export`).expect(200)).body
     const other = (await h.api.post('/api/shops').send({ name: 'Other' })).body.id
     const taken = (await h.api.post(`/api/shops/${other}/import`).send(file).expect(201)).body
@@ -85,14 +112,27 @@ describe('files', () => {
   })
   test('a bad file is refused whole, with every fault, and nothing is made of it', async () => {
     const before = (await h.api.get(`/api/shops/${shopId}/conversions`)).body.length
-    const refused = await h.api.post(`/api/shops/${shopId}/import`).send({ format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: -1, extra: 1 } } }).expect(422)
+    const refused = await h.api
+      .post(`/api/shops/${shopId}/import`)
+      .send({ format: 'zesty-lathe/conversion', plan: { ...emptyPlan('x'), motor: { powerW: -1, extra: 1 } } })
+      .expect(422)
     expect(refused.body.faults).toHaveLength(2)
     expect((await h.api.get(`/api/shops/${shopId}/conversions`)).body).toHaveLength(before)
   })
   test('a file of 20 MB, broken JSON and no JSON at all', async () => {
     const at = `/api/shops/${shopId}/import`
-    expect((await h.api.post(at).set('content-type', 'application/json').send(`"${'x'.repeat(20_000_000)}"`).expect(413)).body).toMatchObject({ status: 413, title: 'Too large' })
-    expect((await h.api.post(at).set('content-type', 'application/json').send('{"format":').expect(400)).body.title).toBe('Bad input')
+    expect(
+      (
+        await h.api
+          .post(at)
+          .set('content-type', 'application/json')
+          .send(`"${'x'.repeat(20_000_000)}"`)
+          .expect(413)
+      ).body,
+    ).toMatchObject({ status: 413, title: 'Too large' })
+    expect(
+      (await h.api.post(at).set('content-type', 'application/json').send('{"format":').expect(400)).body.title,
+    ).toBe('Bad input')
     await h.api.post(at).set('content-type', 'text/plain').send('hello').expect(422)
     await h.api.post(at).send([1, 2]).expect(422)
   })
@@ -103,8 +143,20 @@ describe('files', () => {
 })
 
 describe('what is not there', () => {
-  test.each(['/api/conversions/00000000-0000-4000-8000-000000000000', '/api/conversions/nonsense', '/api/shops/nonsense', '/api/nothing'])('%s', async (path) => {
-    expect((await h.api.get(path).expect(404).expect('content-type', /problem\+json/)).body).toMatchObject({ status: 404, type: 'about:blank' })
+  test.each([
+    '/api/conversions/00000000-0000-4000-8000-000000000000',
+    '/api/conversions/nonsense',
+    '/api/shops/nonsense',
+    '/api/nothing',
+  ])('%s', async (path) => {
+    expect(
+      (
+        await h.api
+          .get(path)
+          .expect(404)
+          .expect('content-type', /problem\+json/)
+      ).body,
+    ).toMatchObject({ status: 404, type: 'about:blank' })
   })
   test('a conversion cannot begin in a shop that is not there', async () => {
     await h.api.post('/api/shops/00000000-0000-4000-8000-000000000000/conversions').send({ name: 'x' }).expect(404)
@@ -121,7 +173,9 @@ describe('what is not there', () => {
 test('documentation of the API names its paths and its schemas', async () => {
   await h.api.get('/api/docs').expect(200)
   const document = (await h.api.get('/api/docs-json').expect(200)).body
-  expect(Object.keys(document.paths)).toEqual(expect.arrayContaining(['/api/shops', '/api/conversions/{id}', '/api/shops/{shopId}/library']))
+  expect(Object.keys(document.paths)).toEqual(
+    expect.arrayContaining(['/api/shops', '/api/conversions/{id}', '/api/shops/{shopId}/library']),
+  )
   expect(JSON.stringify(document.paths['/api/conversions/{id}'].put.requestBody)).toContain('baseRevision')
 })
 

@@ -8,17 +8,27 @@ beforeAll(async () => {
 })
 afterAll(() => h.close())
 
-const shops = async () => (await h.api.get('/api/shops').expect(200)).body as { id: string; name: string; machines: number; units: string }[]
+const shops = async () =>
+  (await h.api.get('/api/shops').expect(200)).body as { id: string; name: string; machines: number; units: string }[]
 
 describe('shops', () => {
   test('are made, renamed, given other units and taken away', async () => {
     const { id } = (await h.api.post('/api/shops').send({ name: '  Back shed ' }).expect(201)).body
-    expect((await h.api.patch(`/api/shops/${id}`).send({ units: 'imperial' }).expect(200)).body).toMatchObject({ name: 'Back shed', units: 'imperial' })
+    expect((await h.api.patch(`/api/shops/${id}`).send({ units: 'imperial' }).expect(200)).body).toMatchObject({
+      name: 'Back shed',
+      units: 'imperial',
+    })
     expect((await h.api.patch(`/api/shops/${id}`).send({}).expect(200)).body.units).toBe('imperial')
     await h.api.delete(`/api/shops/${id}`).expect(204)
     await h.api.get(`/api/shops/${id}`).expect(404)
   })
-  test.each([[{}, 'name'], [{ name: ' ' }, 'name'], [{ name: 'x'.repeat(81) }, 'name'], [{ name: 'x', units: 'cubits' }, 'units'], [{ name: 'x', admin: true }, 'admin']])('%j is refused at %s', async (body, field) => {
+  test.each([
+    [{}, 'name'],
+    [{ name: ' ' }, 'name'],
+    [{ name: 'x'.repeat(81) }, 'name'],
+    [{ name: 'x', units: 'cubits' }, 'units'],
+    [{ name: 'x', admin: true }, 'admin'],
+  ])('%j is refused at %s', async (body, field) => {
     const refused = await h.api.post('/api/shops').send(body).expect(400)
     expect(refused.body.faults[0].field).toBe(field)
   })
@@ -27,12 +37,25 @@ describe('shops', () => {
 describe('library', () => {
   test('keeps plates, checked by their kind', async () => {
     const { id } = (await h.api.post('/api/shops').send({ name: 'L' })).body
-    const kept = (await h.api.post(`/api/shops/${id}/library`).send({ kind: 'motor', name: 'Spare', item: { powerW: 750 } }).expect(201)).body
-    await h.api.post(`/api/shops/${id}/library`).send({ kind: 'drive', name: 'Wrong', item: { ratedSpeedRpm: 1400 } }).expect(400)
-    expect((await h.api.get(`/api/shops/${id}/library`)).body).toEqual([{ id: kept.id, kind: 'motor', name: 'Spare', item: { powerW: 750 } }])
+    const kept = (
+      await h.api
+        .post(`/api/shops/${id}/library`)
+        .send({ kind: 'motor', name: 'Spare', item: { powerW: 750 } })
+        .expect(201)
+    ).body
+    await h.api
+      .post(`/api/shops/${id}/library`)
+      .send({ kind: 'drive', name: 'Wrong', item: { ratedSpeedRpm: 1400 } })
+      .expect(400)
+    expect((await h.api.get(`/api/shops/${id}/library`)).body).toEqual([
+      { id: kept.id, kind: 'motor', name: 'Spare', item: { powerW: 750 } },
+    ])
     await h.api.delete(`/api/library/${kept.id}`).expect(204)
     expect((await h.api.get(`/api/shops/${id}/library`)).body).toEqual([])
-    await h.api.post('/api/shops/00000000-0000-4000-8000-000000000000/library').send({ kind: 'motor', name: 'x', item: {} }).expect(404)
+    await h.api
+      .post('/api/shops/00000000-0000-4000-8000-000000000000/library')
+      .send({ kind: 'motor', name: 'x', item: {} })
+      .expect(404)
     await h.api.delete(`/api/shops/${id}`).expect(204)
   })
 })
@@ -41,11 +64,17 @@ describe('demo data', () => {
   test('comes once, goes where untouched, stays where changed, and comes back when asked', async () => {
     await settleDemo(h.db, demoFolder, 'as-before')
     await settleDemo(h.db, demoFolder, 'as-before')
-    expect((await shops()).map((s) => [s.name, s.machines])).toEqual([['Saltpan Row', 4], ['Juniper Wash', 3]])
+    expect((await shops()).map((s) => [s.name, s.machines])).toEqual([
+      ['Saltpan Row', 4],
+      ['Juniper Wash', 3],
+    ])
     const [first] = await shops()
     const [machine] = (await h.api.get(`/api/shops/${first?.id}/conversions`).expect(200)).body
     const { plan } = (await h.api.get(`/api/conversions/${machine.id}`)).body
-    await h.api.put(`/api/conversions/${machine.id}`).send({ baseRevision: 1, plan: { ...plan, name: 'Mine' } }).expect(200)
+    await h.api
+      .put(`/api/conversions/${machine.id}`)
+      .send({ baseRevision: 1, plan: { ...plan, name: 'Mine' } })
+      .expect(200)
     expect(await settleDemo(h.db, demoFolder, 'remove')).toEqual(['Kept, because you changed it: Saltpan Row.'])
     expect((await shops()).map((s) => s.name)).toEqual(['Saltpan Row'])
     await settleDemo(h.db, demoFolder, 'as-before')
@@ -55,6 +84,7 @@ describe('demo data', () => {
   })
   test('every machine of it has something to act on', async () => {
     for (const shop of await shops())
-      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body) expect([m.name, Number(m.stops) + Number(m.watches) > 0, m.next !== undefined]).toEqual([m.name, true, true])
+      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body)
+        expect([m.name, Number(m.stops) + Number(m.watches) > 0, m.next !== undefined]).toEqual([m.name, true, true])
   })
 })

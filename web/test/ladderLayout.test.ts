@@ -37,16 +37,23 @@ test('rungs rise from left to right and their labels keep apart', () => {
 })
 
 test('names of jobs on one line never overlap, at any width', () => {
-  const span = (f: JobFlag) => (f.leftwards ? [f.x - f.name.length * 7.4, f.x - 3] : [f.x + 3, f.x + f.name.length * 7.4])
+  const span = (f: JobFlag) =>
+    f.leftwards ? [f.x - f.name.length * 7.4, f.x - 3] : [f.x + 3, f.x + f.name.length * 7.4]
   for (const width of [330, 520, 728, 1100]) {
     const flags = layout([60, 100, 105, 110, 400, 420, 900, 1050], width).rails.flatMap((r) => r.flags)
     expect(flags).toHaveLength(8)
-    for (const a of flags) for (const b of flags) if (a !== b && a.level === b.level) expect((span(a)[1] ?? 0) <= (span(b)[0] ?? 0) || (span(b)[1] ?? 0) <= (span(a)[0] ?? 0)).toBe(true)
+    for (const a of flags)
+      for (const b of flags)
+        if (a !== b && a.level === b.level)
+          expect((span(a)[1] ?? 0) <= (span(b)[0] ?? 0) || (span(b)[1] ?? 0) <= (span(a)[0] ?? 0)).toBe(true)
   }
 })
 
 test('a job stands on the position it is done on, and says whether it is reached', () => {
   const { rails } = layout([30, 300])
   expect(rails.find((r) => r.id === 'a')?.flags).toEqual([])
-  expect(rails.find((r) => r.id === 'b')?.flags.map((f) => [f.rpm, f.reached])).toEqual([[300, true], [30, false]])
+  expect(rails.find((r) => r.id === 'b')?.flags.map((f) => [f.rpm, f.reached])).toEqual([
+    [300, true],
+    [30, false],
+  ])
 })

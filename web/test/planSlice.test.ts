@@ -1,13 +1,34 @@
 import { describe, expect, test } from '@jest/globals'
 import { emptyPlan, set, type Plan } from '@zesty/core'
 import type { Conversion } from '../src/app/api'
-import { changed, conflicted, kept, opened, planReducer, redone, settled, typedRead, typedUnread, undone, type OpenPlan } from '../src/conversion/planSlice'
+import {
+  changed,
+  conflicted,
+  kept,
+  opened,
+  planReducer,
+  redone,
+  settled,
+  typedRead,
+  typedUnread,
+  undone,
+  type OpenPlan,
+} from '../src/conversion/planSlice'
 
-const conversion = (plan: Plan = emptyPlan('Lathe'), revision = 1): Conversion => ({ id: 'c', shopId: 's', revision, plan, savedAt: '2026-01-01T10:00:00Z' })
+const conversion = (plan: Plan = emptyPlan('Lathe'), revision = 1): Conversion => ({
+  id: 'c',
+  shopId: 's',
+  revision,
+  plan,
+  savedAt: '2026-01-01T10:00:00Z',
+})
 
 type Action = Parameters<typeof planReducer>[1]
 const after = (...actions: Action[]): OpenPlan => {
-  const { open } = actions.reduce<ReturnType<typeof planReducer>>((state, action) => planReducer(state, action), planReducer(undefined, opened({ conversion: conversion() })))
+  const { open } = actions.reduce<ReturnType<typeof planReducer>>(
+    (state, action) => planReducer(state, action),
+    planReducer(undefined, opened({ conversion: conversion() })),
+  )
   if (!open) throw new Error('nothing is open')
   return open
 }
@@ -37,7 +58,12 @@ describe('keeping', () => {
   test('a kept plan steps the revision and leaves later edits alone', () => {
     const first = after(power(1100))
     const open = after(power(1100), power(1500), kept(conversion(first.plan, 2)))
-    expect([open.revision, open.plan.motor.powerW, open.keptPlan.motor.powerW, open.keeping.state]).toEqual([2, 1500, 1100, 'kept'])
+    expect([open.revision, open.plan.motor.powerW, open.keptPlan.motor.powerW, open.keeping.state]).toEqual([
+      2,
+      1500,
+      1100,
+      'kept',
+    ])
   })
   test('an answer for another conversion is not taken', () => {
     expect(after(kept({ ...conversion(emptyPlan('x'), 9), id: 'other' })).revision).toBe(1)
@@ -45,7 +71,12 @@ describe('keeping', () => {
   const theirs = conversion({ ...emptyPlan('Lathe'), motor: { powerW: 750 } }, 5)
   test('mine goes on top of theirs', () => {
     const open = after(power(1500), conflicted(theirs), settled('mine'))
-    expect([open.plan.motor.powerW, open.revision, open.theirs, open.keptPlan]).toEqual([1500, 5, undefined, theirs.plan])
+    expect([open.plan.motor.powerW, open.revision, open.theirs, open.keptPlan]).toEqual([
+      1500,
+      5,
+      undefined,
+      theirs.plan,
+    ])
   })
   test('theirs takes the place of mine, with its history', () => {
     const open = after(power(1500), conflicted(theirs), settled('theirs'))

@@ -10,7 +10,10 @@ export const controlReference = rule({
     dial: z.number().min(0).max(1).describe('0 to 1, knob position'),
     minHz: hertzFromZero('lowest frequency set'),
     maxHz: hertzFromZero('highest frequency set'),
-    mode: z.enum(['scaled', 'clamped']).default('scaled').describe('scaled: the knob spreads over lowest to highest; clamped: over 0 to highest, held at lowest'),
+    mode: z
+      .enum(['scaled', 'clamped'])
+      .default('scaled')
+      .describe('scaled: the knob spreads over lowest to highest; clamped: over 0 to highest, held at lowest'),
   }),
   output: z.object({ frequencyHz: gives('Hz', 'frequency asked for') }),
   formula: 'scaled: f = min + dial (max - min);  clamped: f = max(min, dial x max)',

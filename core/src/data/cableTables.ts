@@ -15,7 +15,11 @@ export interface CableTable {
   ambient: readonly { upToC: number; factor: number }[]
 }
 
-const metric = (areaMm2: number, c: number, b2: number): CableSize => ({ size: areaMm2, areaMm2, ampacityA: { C: c, B2: b2 } })
+const metric = (areaMm2: number, c: number, b2: number): CableSize => ({
+  size: areaMm2,
+  areaMm2,
+  ampacityA: { C: c, B2: b2 },
+})
 
 /** What cables carry; PVC, two loaded conductors, and 60 degree copper by gauge. */
 export const cableTables: Readonly<Record<'metric' | 'awg', CableTable>> = {
@@ -24,8 +28,17 @@ export const cableTables: Readonly<Record<'metric' | 'awg', CableTable>> = {
     methods: ['C', 'B2'],
     sizes: [metric(1.5, 19.5, 16.5), metric(2.5, 27, 23), metric(4, 36, 30), metric(6, 46, 38)],
     ambient: [
-      { upToC: 10, factor: 1.22 }, { upToC: 15, factor: 1.17 }, { upToC: 20, factor: 1.12 }, { upToC: 25, factor: 1.06 }, { upToC: 30, factor: 1 },
-      { upToC: 35, factor: 0.94 }, { upToC: 40, factor: 0.87 }, { upToC: 45, factor: 0.79 }, { upToC: 50, factor: 0.71 }, { upToC: 55, factor: 0.61 }, { upToC: 60, factor: 0.5 },
+      { upToC: 10, factor: 1.22 },
+      { upToC: 15, factor: 1.17 },
+      { upToC: 20, factor: 1.12 },
+      { upToC: 25, factor: 1.06 },
+      { upToC: 30, factor: 1 },
+      { upToC: 35, factor: 0.94 },
+      { upToC: 40, factor: 0.87 },
+      { upToC: 45, factor: 0.79 },
+      { upToC: 50, factor: 0.71 },
+      { upToC: 55, factor: 0.61 },
+      { upToC: 60, factor: 0.5 },
     ],
   },
   awg: {
@@ -38,7 +51,14 @@ export const cableTables: Readonly<Record<'metric' | 'awg', CableTable>> = {
       { size: 10, areaMm2: 5.261, ampacityA: { conduit: 30 } },
       { size: 8, areaMm2: 8.367, ampacityA: { conduit: 40 } },
     ],
-    ambient: [{ upToC: 30, factor: 1 }, { upToC: 35, factor: 0.91 }, { upToC: 40, factor: 0.82 }, { upToC: 45, factor: 0.71 }, { upToC: 50, factor: 0.58 }, { upToC: 55, factor: 0.41 }],
+    ambient: [
+      { upToC: 30, factor: 1 },
+      { upToC: 35, factor: 0.91 },
+      { upToC: 40, factor: 0.82 },
+      { upToC: 45, factor: 0.71 },
+      { upToC: 50, factor: 0.58 },
+      { upToC: 55, factor: 0.41 },
+    ],
   },
 }
 

@@ -6,14 +6,29 @@ export interface PlanningValue {
 
 export const planningValues = {
   driveEfficiency: { value: 0.96, source: 'Planning value for small drives at full load, after IEC 61800-9-2' },
-  truePowerFactorSinglePhase: { value: 0.65, source: 'Planning value, capacitor-input rectifier on one phase without a choke (0.60 to 0.65)' },
-  truePowerFactorThreePhase: { value: 0.7, source: 'Planning value, capacitor-input rectifier on three phases without a choke (0.65 to 0.75)' },
-  singlePhaseFactor: { value: 0.43, source: 'Planning value for a three-phase-input drive on one phase; the manual rules' },
+  truePowerFactorSinglePhase: {
+    value: 0.65,
+    source: 'Planning value, capacitor-input rectifier on one phase without a choke (0.60 to 0.65)',
+  },
+  truePowerFactorThreePhase: {
+    value: 0.7,
+    source: 'Planning value, capacitor-input rectifier on three phases without a choke (0.65 to 0.75)',
+  },
+  singlePhaseFactor: {
+    value: 0.43,
+    source: 'Planning value for a three-phase-input drive on one phase; the manual rules',
+  },
   /** Top hertz over base hertz up to which a four-pole motor is planned at constant power. */
-  topHertzRatio: { value: 1.8, source: 'Planning value: pull-out of a common motor lasts to about 1.8 times base at constant power' },
+  topHertzRatio: {
+    value: 1.8,
+    source: 'Planning value: pull-out of a common motor lasts to about 1.8 times base at constant power',
+  },
   lowestHertzShaftFan: { value: 0.12, source: 'Planning value: a tenth of base hertz, and a little, on the shaft fan' },
   lowestHertzBlower: { value: 0.06, source: 'Planning value: with a blower the drive’s own steadiness is the limit' },
-  lowestHertzHighFrequency: { value: 0.25, source: 'Planning value for high-frequency spindles, whose bearings and cooling want speed' },
+  lowestHertzHighFrequency: {
+    value: 0.25,
+    source: 'Planning value for high-frequency spindles, whose bearings and cooling want speed',
+  },
   rampS: { value: 5, source: 'Planning value for a first spin, to be timed at run-in' },
   threadedRampS: { value: 10, source: 'Planning value for a threaded nose until the seating torque is measured' },
   heavyWheelRampS: { value: 10, source: 'Planning value for wheels and other heavy rotors' },
@@ -22,9 +37,16 @@ export const planningValues = {
   busFaradPerWatt: { value: 300e-6 / 1000, source: 'Planning value: 300 µF of bus capacitor for each kW of drive' },
   tripOverBus: { value: 1.21, source: 'Planning value: over-voltage trip at about 1.21 times the bus at no load' },
   driveStandingLossW: { value: 30, source: 'Planning value: what a small drive takes for itself' },
-  generatingEfficiency: { value: 0.8, source: 'Planning value: share of the stopping energy that comes back to the bus' },
+  generatingEfficiency: {
+    value: 0.8,
+    source: 'Planning value: share of the stopping energy that comes back to the bus',
+  },
   chopperOverBus: { value: 1.18, source: 'Planning value: chopper at about 1.18 times the bus at no load' },
-  frictionShare: { value: 0.05, source: 'Planning value: friction of belts, bearings and motor is a twentieth of rated torque, until a coast is timed' },
+  frictionShare: {
+    value: 0.05,
+    source:
+      'Planning value: friction of belts, bearings and motor is a twentieth of rated torque, until a coast is timed',
+  },
   stopCycleS: { value: 60, source: 'Planning value: one stop a minute' },
   ambientC: { value: 30, source: 'Planning value: the temperature the cable tables are made for' },
   maximumDrop: { value: 0.03, source: 'Planning value: three per cent lost at full load' },

@@ -1,6 +1,7 @@
 /** Planning values for the fastest safe rotor speed of standard cage motors, by frame and poles. */
 export const safeOperatingSpeeds = {
-  source: 'IEC 60034-1 (maximum safe operating speed of cage induction motors), taken as planning values; the plate rules',
+  source:
+    'IEC 60034-1 (maximum safe operating speed of cage induction motors), taken as planning values; the plate rules',
   rows: [
     { frameUpToMm: 112, maximumRpmByPoles: { 2: 5200, 4: 3600, 6: 2400 } },
     { frameUpToMm: 180, maximumRpmByPoles: { 2: 4500, 4: 2700, 6: 2400 } },

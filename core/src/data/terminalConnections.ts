@@ -12,21 +12,90 @@ export interface TerminalConnection {
 export const terminalConnections: Readonly<Record<string, Readonly<Record<string, TerminalConnection>>>> = {
   '6': {
     star: { joined: [[6, 4, 5]], lines: [1, 2, 3] },
-    delta: { joined: [[1, 6], [2, 4], [3, 5]], lines: [1, 2, 3] },
+    delta: {
+      joined: [
+        [1, 6],
+        [2, 4],
+        [3, 5],
+      ],
+      lines: [1, 2, 3],
+    },
   },
   '9-star': {
-    low: { joined: [[1, 7], [2, 8], [3, 9], [4, 5, 6]], lines: [1, 2, 3] },
-    high: { joined: [[4, 7], [5, 8], [6, 9]], lines: [1, 2, 3] },
+    low: {
+      joined: [
+        [1, 7],
+        [2, 8],
+        [3, 9],
+        [4, 5, 6],
+      ],
+      lines: [1, 2, 3],
+    },
+    high: {
+      joined: [
+        [4, 7],
+        [5, 8],
+        [6, 9],
+      ],
+      lines: [1, 2, 3],
+    },
   },
   '9-delta': {
-    low: { joined: [[1, 6, 7], [2, 4, 8], [3, 5, 9]], lines: [1, 2, 3] },
-    high: { joined: [[4, 7], [5, 8], [6, 9]], lines: [1, 2, 3] },
+    low: {
+      joined: [
+        [1, 6, 7],
+        [2, 4, 8],
+        [3, 5, 9],
+      ],
+      lines: [1, 2, 3],
+    },
+    high: {
+      joined: [
+        [4, 7],
+        [5, 8],
+        [6, 9],
+      ],
+      lines: [1, 2, 3],
+    },
   },
   '12': {
-    'low-star': { joined: [[1, 7], [2, 8], [3, 9], [4, 5, 6, 10, 11, 12]], lines: [1, 2, 3] },
-    'low-delta': { joined: [[1, 6, 7, 12], [2, 4, 8, 10], [3, 5, 9, 11]], lines: [1, 2, 3] },
-    'high-star': { joined: [[4, 7], [5, 8], [6, 9], [10, 11, 12]], lines: [1, 2, 3] },
-    'high-delta': { joined: [[4, 7], [5, 8], [6, 9], [1, 12], [2, 10], [3, 11]], lines: [1, 2, 3] },
+    'low-star': {
+      joined: [
+        [1, 7],
+        [2, 8],
+        [3, 9],
+        [4, 5, 6, 10, 11, 12],
+      ],
+      lines: [1, 2, 3],
+    },
+    'low-delta': {
+      joined: [
+        [1, 6, 7, 12],
+        [2, 4, 8, 10],
+        [3, 5, 9, 11],
+      ],
+      lines: [1, 2, 3],
+    },
+    'high-star': {
+      joined: [
+        [4, 7],
+        [5, 8],
+        [6, 9],
+        [10, 11, 12],
+      ],
+      lines: [1, 2, 3],
+    },
+    'high-delta': {
+      joined: [
+        [4, 7],
+        [5, 8],
+        [6, 9],
+        [1, 12],
+        [2, 10],
+        [3, 11],
+      ],
+      lines: [1, 2, 3],
+    },
   },
 }
 

@@ -36,9 +36,19 @@ export const brakeResistor = rule({
     suggestedOhm: gives('ohm', 'largest E12 value with a tenth in hand either way').optional(),
     feasible: z.boolean().describe('true where none is needed, or one fits'),
   }),
-  formula: 'P = eta w (J w/t - T_f);  E = eta (J w^2/2 - T_f w t/2);  R_max = V_ch^2/P;  suggested: largest E12 within 1.1 R_min and 0.9 R_max',
+  formula:
+    'P = eta w (J w/t - T_f);  E = eta (J w^2/2 - T_f w t/2);  R_max = V_ch^2/P;  suggested: largest E12 within 1.1 R_min and 0.9 R_max',
   source: 'Energy balance of a straight ramp; IEC 60063 (E12); the tenths are planning values',
-  example: { inertiaKgM2: 0.35, speedRpm: 1200, stopSeconds: 3, frictionNm: 1.2, efficiency: 0.8, chopperV: 385, minOhm: 80, cycleSeconds: 60 },
+  example: {
+    inertiaKgM2: 0.35,
+    speedRpm: 1200,
+    stopSeconds: 3,
+    frictionNm: 1.2,
+    efficiency: 0.8,
+    chopperV: 385,
+    minOhm: 80,
+    cycleSeconds: 60,
+  },
   compute: ({ inertiaKgM2, speedRpm, stopSeconds, frictionNm, efficiency, chopperV, minOhm, cycleSeconds }) => {
     const w = angularSpeed(speedRpm)
     const peakW = efficiency * w * ((inertiaKgM2 * w) / stopSeconds - frictionNm)
@@ -47,6 +57,13 @@ export const brakeResistor = rule({
     if (peakW <= 0) return { energyJ: 0, peakW, averageW: 0, feasible: true }
     const maxOhm = chopperV ** 2 / peakW
     const suggestedOhm = preferredWithin(ABOVE_LEAST * minOhm, UNDER_MOST * maxOhm)
-    return { energyJ, peakW, averageW, maxOhm, ...(suggestedOhm === undefined ? {} : { suggestedOhm }), feasible: suggestedOhm !== undefined }
+    return {
+      energyJ,
+      peakW,
+      averageW,
+      maxOhm,
+      ...(suggestedOhm === undefined ? {} : { suggestedOhm }),
+      feasible: suggestedOhm !== undefined,
+    }
   },
 })

@@ -6,7 +6,10 @@ import { rule } from '../rules/rule'
 export const busVoltage = rule({
   id: 'drive.bus-voltage',
   title: 'Bus voltage at no load',
-  input: z.strictObject({ supplyV: volts('supply, rms'), doubler: z.boolean().default(false).describe('true for a drive that doubles its input') }),
+  input: z.strictObject({
+    supplyV: volts('supply, rms'),
+    doubler: z.boolean().default(false).describe('true for a drive that doubles its input'),
+  }),
   output: z.object({ busV: gives('V', 'direct, at no load') }),
   formula: 'V_bus = sqrt(2) V, twice that with a doubler',
   source: 'Peak of a sine wave; capacitor-input rectifier at no load',

@@ -18,7 +18,8 @@ export const outputVoltage = rule({
     outputV: gives('V', 'between motor lines'),
     limited: z.boolean().describe('true where the supply clamps it'),
   }),
-  formula: 'V = V_boost + (V_r - V_boost) f / f_b up to base, V_r above; never over the supply (twice it with a doubler)',
+  formula:
+    'V = V_boost + (V_r - V_boost) f / f_b up to base, V_r above; never over the supply (twice it with a doubler)',
   source: 'Constant volts per hertz; a rectifier-fed inverter cannot give more than its supply',
   example: { frequencyHz: 25, baseFrequencyHz: 50, ratedVoltageV: 230, supplyV: 230 },
   compute: ({ frequencyHz, baseFrequencyHz, ratedVoltageV, supplyV, doubler, boostV }) => {

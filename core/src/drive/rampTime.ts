@@ -16,11 +16,16 @@ export const movingMass = {
 export const rampTime = rule({
   id: 'drive.ramp-time',
   title: 'Time to come up to speed',
-  input: z.strictObject({ ...movingMass, torqueNm: z.number().gt(0).max(1e6).describe('N m, from the motor, on this shaft') }),
+  input: z.strictObject({
+    ...movingMass,
+    torqueNm: z.number().gt(0).max(1e6).describe('N m, from the motor, on this shaft'),
+  }),
   output: z.object({ seconds: gives('s', 'from standstill') }),
   formula: 't = J w / (T - T_f)',
   source: 'Mechanics of rotation; inertia, torque and speed on one shaft',
   example: { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 15, frictionNm: 1.2 },
   compute: ({ inertiaKgM2, speedRpm, torqueNm, frictionNm }) =>
-    torqueNm <= frictionNm ? refuse('torqueNm', `must be above frictionNm, ${frictionNm}: it would never start`) : { seconds: (inertiaKgM2 * angularSpeed(speedRpm)) / (torqueNm - frictionNm) },
+    torqueNm <= frictionNm
+      ? refuse('torqueNm', `must be above frictionNm, ${frictionNm}: it would never start`)
+      : { seconds: (inertiaKgM2 * angularSpeed(speedRpm)) / (torqueNm - frictionNm) },
 })

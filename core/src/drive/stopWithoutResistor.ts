@@ -21,12 +21,23 @@ export const stopWithoutResistor = rule({
     seconds: gives('s', 'shortest stop that does not trip'),
     coastSeconds: gives('s', 'to standstill on friction alone; absent without friction').optional(),
   }),
-  formula: 'P0 = eta w (J w/t - T_f);  smallest t with P0 <= L or t (P0 - L)^2/(2 P0) <= C (Vt^2 - Vb^2)/2;  coast J w/T_f',
+  formula:
+    'P0 = eta w (J w/t - T_f);  smallest t with P0 <= L or t (P0 - L)^2/(2 P0) <= C (Vt^2 - Vb^2)/2;  coast J w/T_f',
   source: 'Energy balance of the bus over a straight ramp, the returned power falling to nothing with the speed',
-  example: { inertiaKgM2: 0.35, speedRpm: 1200, frictionNm: 1.2, efficiency: 0.8, busCapacitanceF: 680e-6, busV: 325.27, tripV: 395, lossW: 40 },
+  example: {
+    inertiaKgM2: 0.35,
+    speedRpm: 1200,
+    frictionNm: 1.2,
+    efficiency: 0.8,
+    busCapacitanceF: 680e-6,
+    busV: 325.27,
+    tripV: 395,
+    lossW: 40,
+  },
   compute: ({ inertiaKgM2, speedRpm, frictionNm, efficiency, busCapacitanceF, busV, tripV, lossW }) => {
     if (tripV <= busV) return refuse('tripV', `must be above busV, ${busV}`)
-    if (frictionNm === 0 && lossW === 0) return refuse('lossW', 'must be above 0 where there is no friction: nothing would take the energy')
+    if (frictionNm === 0 && lossW === 0)
+      return refuse('lossW', 'must be above 0 where there is no friction: nothing would take the energy')
     const w = angularSpeed(speedRpm)
     const room = (busCapacitanceF * (tripV ** 2 - busV ** 2)) / 2
     const swallowed = (t: number): boolean => {

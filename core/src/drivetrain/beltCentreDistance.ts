@@ -25,7 +25,10 @@ export const beltCentreDistance = rule({
     const lengthAt = (centreMm: number) => beltGeometry(largeMm, smallMm, centreMm, crossed).lengthMm
     let near = (largeMm + smallMm) / 2
     if (lengthMm < lengthAt(near))
-      return refuse('lengthMm', `must be at least ${lengthAt(near).toFixed(2)}: a shorter belt cannot go round these pulleys`)
+      return refuse(
+        'lengthMm',
+        `must be at least ${lengthAt(near).toFixed(2)}: a shorter belt cannot go round these pulleys`,
+      )
     let far = lengthMm / 2 + near
     for (let i = 0; i < HALVINGS; i += 1) {
       const middle = (near + far) / 2

@@ -9,12 +9,17 @@ export function beltGeometry(largeMm: number, smallMm: number, centreMm: number,
   const sum = (largeMm + smallMm) / 2
   return crossed
     ? { lengthMm: straight + sum * (Math.PI + 2 * tilt), wrapSmall: Math.PI + 2 * tilt, wrapLarge: Math.PI + 2 * tilt }
-    : { lengthMm: straight + Math.PI * sum + tilt * (largeMm - smallMm), wrapSmall: Math.PI - 2 * tilt, wrapLarge: Math.PI + 2 * tilt }
+    : {
+        lengthMm: straight + Math.PI * sum + tilt * (largeMm - smallMm),
+        wrapSmall: Math.PI - 2 * tilt,
+        wrapLarge: Math.PI + 2 * tilt,
+      }
 }
 
 const degrees = (radians: number): number => (radians * 180) / Math.PI
 
-export const pulleysOverlap = (largeMm: number, smallMm: number, centreMm: number): boolean => centreMm < (largeMm + smallMm) / 2
+export const pulleysOverlap = (largeMm: number, smallMm: number, centreMm: number): boolean =>
+  centreMm < (largeMm + smallMm) / 2
 
 /** Length and wrap of an open or crossed belt from its two pitch diameters and the centre distance. */
 export const beltLength = rule({
@@ -31,7 +36,8 @@ export const beltLength = rule({
     wrapSmallDeg: gives('degrees', 'contact on the smaller pulley'),
     wrapLargeDeg: gives('degrees', 'contact on the larger pulley'),
   }),
-  formula: 'open: a = asin((D - d) / 2C), L = 2C cos a + pi (D + d)/2 + a (D - d), wrap pi -/+ 2a;  crossed: a = asin((D + d) / 2C), L = 2C cos a + (D + d)(pi/2 + a), wrap pi + 2a',
+  formula:
+    'open: a = asin((D - d) / 2C), L = 2C cos a + pi (D + d)/2 + a (D - d), wrap pi -/+ 2a;  crossed: a = asin((D + d) / 2C), L = 2C cos a + (D + d)(pi/2 + a), wrap pi + 2a',
   source: 'Plane geometry of tangents to two circles (exact)',
   example: { largeMm: 224, smallMm: 90, centreMm: 410 },
   compute: ({ largeMm, smallMm, centreMm, crossed }) => {

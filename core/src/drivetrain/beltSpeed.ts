@@ -3,7 +3,8 @@ import { gives, millimetres, rpm } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
 /** Speed of a point on a rim, m/s. */
-export const rimSpeed = (diameterMm: number, speedRpm: number): number => (Math.PI * (diameterMm / 1000) * speedRpm) / 60
+export const rimSpeed = (diameterMm: number, speedRpm: number): number =>
+  (Math.PI * (diameterMm / 1000) * speedRpm) / 60
 
 /** Speed at which a belt runs; iron pulleys and V-belts have a ceiling. */
 export const beltSpeed = rule({
@@ -16,4 +17,3 @@ export const beltSpeed = rule({
   example: { diameterMm: 224, speedRpm: 1420 },
   compute: ({ diameterMm, speedRpm }) => ({ speedMPerS: rimSpeed(diameterMm, speedRpm) }),
 })
-

@@ -28,5 +28,7 @@ export const drivetrainEfficiency = rule({
   formula: 'product over the stages: belt 0.95, timing belt 0.97, gear mesh 0.97, direct 1',
   source: 'Planning values; an old geared head is 0.75 to 0.85',
   example: { stages: [{ kind: 'v-belt' }] },
-  compute: ({ stages }) => ({ efficiency: stages.reduce((product, s) => product * (s.efficiency ?? typical[s.kind]), 1) }),
+  compute: ({ stages }) => ({
+    efficiency: stages.reduce((product, s) => product * (s.efficiency ?? typical[s.kind]), 1),
+  }),
 })

@@ -18,7 +18,8 @@ export type StageKind = keyof typeof stageKinds
 /** Crossed belts and external gear pairs turn the driven shaft the other way. */
 const reverses = (kind: StageKind): boolean => kind === 'crossed-belt' || kind === 'gear-pair'
 
-const size = (which: string) => z.number().gt(0).max(1e5).describe(`mm pitch diameter of the ${which} pulley, or its teeth`)
+const size = (which: string) =>
+  z.number().gt(0).max(1e5).describe(`mm pitch diameter of the ${which} pulley, or its teeth`)
 
 export const trainStage = z.strictObject({
   kind: z.enum(Object.keys(stageKinds) as [StageKind, ...StageKind[]]),
@@ -35,8 +36,10 @@ export function trainRatio(stages: z.output<typeof trainStages>): { speedRatio: 
   let reversed = false
   for (const [i, { kind, driverMm, drivenMm, slip }] of stages.entries()) {
     const coupled = kind === 'direct' && driverMm === undefined && drivenMm === undefined
-    if (!coupled && driverMm === undefined) return refuse(`stages[${i}].driverMm`, 'is missing; it takes a number above 0')
-    if (!coupled && drivenMm === undefined) return refuse(`stages[${i}].drivenMm`, 'is missing; it takes a number above 0')
+    if (!coupled && driverMm === undefined)
+      return refuse(`stages[${i}].driverMm`, 'is missing; it takes a number above 0')
+    if (!coupled && drivenMm === undefined)
+      return refuse(`stages[${i}].drivenMm`, 'is missing; it takes a number above 0')
     speedRatio *= ((driverMm ?? 1) / (drivenMm ?? 1)) * (1 - slip)
     if (reverses(kind)) reversed = !reversed
   }
@@ -52,7 +55,8 @@ export const drivetrainRatio = rule({
     speedRatio: gives('ratio', 'spindle rpm over motor rpm'),
     reversed: z.boolean().describe('true where the spindle turns against the motor, both seen from the same end'),
   }),
-  formula: 'product over the stages of driver/driven x (1 - stage slip); crossed belts and external gear pairs flip the sense',
+  formula:
+    'product over the stages of driver/driven x (1 - stage slip); crossed belts and external gear pairs flip the sense',
   source: 'Kinematics of belt and gear trains; pitch diameters or teeth',
   example: { stages: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] },
   compute: ({ stages }) => trainRatio(stages),

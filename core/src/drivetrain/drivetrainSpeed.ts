@@ -18,7 +18,8 @@ export const drivetrainSpeed = rule({
     speedRatio: gives('ratio', 'spindle rpm over motor rpm'),
     reversed: z.boolean().describe('true where the spindle turns against the motor, both seen from the same end'),
   }),
-  formula: 'n = (120 f / p)(1 - s) x product of driver/driven x (1 - stage slip); crossed belts and external gear pairs flip the sense',
+  formula:
+    'n = (120 f / p)(1 - s) x product of driver/driven x (1 - stage slip); crossed belts and external gear pairs flip the sense',
   source: 'Kinematics of belt and gear trains; pitch diameters or teeth',
   example: { frequencyHz: 50, poles: 4, slip: 0.05, stages: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] },
   compute: ({ frequencyHz, poles, slip: motorSlip, stages }) => {

@@ -13,7 +13,13 @@ export interface ChainLink {
   detail: Said
 }
 
-const names: Record<LinkId, string> = { wall: 'Wall', drive: 'Drive', motor: 'Motor', belts: 'Belts', spindle: 'Spindle' }
+const names: Record<LinkId, string> = {
+  wall: 'Wall',
+  drive: 'Drive',
+  motor: 'Motor',
+  belts: 'Belts',
+  spindle: 'Spindle',
+}
 
 interface Text {
   headline: Said
@@ -40,27 +46,44 @@ function driveText({ plan, drive, speeds, settings }: Facts): Text {
   const [setV, low, high] = [numberOf(speeds.setVoltageV), numberOf(settings.minimumHz), numberOf(settings.maximumHz)]
   return {
     headline: say`${amps(outputA)} out${plan.drive.powerW === undefined ? '' : say`, ${amount('power', plan.drive.powerW)}`}`,
-    detail: low === undefined || high === undefined ? say`hertz not known yet` : say`${hertz(low)} to ${hertz(high)}${setV === undefined ? '' : say`, ${volts(setV)} at base`}`,
+    detail:
+      low === undefined || high === undefined
+        ? say`hertz not known yet`
+        : say`${hertz(low)} to ${hertz(high)}${setV === undefined ? '' : say`, ${volts(setV)} at base`}`,
     known: true,
   }
 }
 
-const linkWords: Record<Connection, string> = { star: 'Star', delta: 'Delta', low: 'Parallel', high: 'Series', fixed: 'One voltage' }
+const linkWords: Record<Connection, string> = {
+  star: 'Star',
+  delta: 'Delta',
+  low: 'Parallel',
+  high: 'Series',
+  fixed: 'One voltage',
+}
 
 function motorText({ motor, speeds }: Facts): Text {
-  const [poles, current, torque, k] = [motor.poles, motor.plateCurrentA, motor.torqueNm, speeds.fluxFraction].map(numberOf)
+  const [poles, current, torque, k] = [motor.poles, motor.plateCurrentA, motor.torqueNm, speeds.fluxFraction].map(
+    numberOf,
+  )
   if (poles === undefined && torque === undefined) return unknown('the nameplate')
   const links = motor.connection === undefined ? 'Links?' : linkWords[motor.connection]
   const weak = k !== undefined && k < 0.9 && torque !== undefined
   return {
     headline: say`${links}${poles === undefined ? '' : `, ${poles}-pole`}${current === undefined ? '' : say`, ${amps(current)}`}`,
-    detail: torque === undefined ? say`torque not known yet` : weak ? say`${newtonMetres(torque * k * k)} of ${newtonMetres(torque)} left` : say`${newtonMetres(torque)}`,
+    detail:
+      torque === undefined
+        ? say`torque not known yet`
+        : weak
+          ? say`${newtonMetres(torque * k * k)} of ${newtonMetres(torque)} left`
+          : say`${newtonMetres(torque)}`,
     known: poles !== undefined && current !== undefined,
   }
 }
 
 /** `2.49 : 1` where the spindle is slower than the motor, `1 : 1.5` where it is faster. */
-const reduction = (speedRatio: number): string => (speedRatio <= 1 ? `${printNumber(1 / speedRatio, 3, 2)} : 1` : `1 : ${printNumber(speedRatio, 3, 2)}`)
+const reduction = (speedRatio: number): string =>
+  speedRatio <= 1 ? `${printNumber(1 / speedRatio, 3, 2)} : 1` : `1 : ${printNumber(speedRatio, 3, 2)}`
 
 function belts({ speeds }: Facts): Text {
   const shown = speeds.main ?? speeds.positions[0]
@@ -69,7 +92,10 @@ function belts({ speeds }: Facts): Text {
   const others = speeds.positions.filter((p) => p !== shown).length
   return {
     headline: say`${reduction(ratio)} on ${shown.name}`,
-    detail: others === 0 ? say`the only position` : say`${others} other ${others === 1 ? 'position' : 'positions'}${shown.reversed ? ', turns against the motor' : ''}`,
+    detail:
+      others === 0
+        ? say`the only position`
+        : say`${others} other ${others === 1 ? 'position' : 'positions'}${shown.reversed ? ', turns against the motor' : ''}`,
     known: true,
   }
 }
@@ -94,5 +120,11 @@ export const chain = (facts: Facts, findings: readonly Finding[]): ChainLink[] =
   linkIds.map((id) => {
     const { headline, detail, known } = texts[id](facts)
     const worst = severities.find((s) => findings.some((f) => f.link === id && f.severity === s))
-    return { id, name: names[id], state: worst === 'stop' || worst === 'watch' ? worst : known ? (worst ?? 'ok') : 'open', headline, detail }
+    return {
+      id,
+      name: names[id],
+      state: worst === 'stop' || worst === 'watch' ? worst : known ? (worst ?? 'ok') : 'open',
+      headline,
+      detail,
+    }
   })

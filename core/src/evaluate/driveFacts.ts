@@ -21,16 +21,39 @@ export interface DriveFacts {
 }
 
 /** What the drive can give this motor from this wall, and what it takes. */
-export function driveFacts(plan: Plan, ledger: Ledger, library: Library, supply: SupplyFacts, motor: MotorFacts): DriveFacts {
+export function driveFacts(
+  plan: Plan,
+  ledger: Ledger,
+  library: Library,
+  supply: SupplyFacts,
+  motor: MotorFacts,
+): DriveFacts {
   const doubler = { raw: plan.drive.doubler ?? false, shown: plan.drive.doubler ?? false, label: 'Doubles the voltage' }
-  const { busV } = ledger.compute(rules.busVoltage, { busV: { id: 'drive.busV', label: 'Bus volts, no load', dimension: 'voltage' } }, { supplyV: supply.voltageV, doubler })
+  const { busV } = ledger.compute(
+    rules.busVoltage,
+    { busV: { id: 'drive.busV', label: 'Bus volts, no load', dimension: 'voltage' } },
+    { supplyV: supply.voltageV, doubler },
+  )
   const naming = { id: 'drive.ceilingV', label: 'Most volts to the motor', dimension: 'voltage' as const }
   const ceilingV = isKnown(supply.voltageV)
-    ? ledger.stated(naming, supply.voltageV.value * (plan.drive.doubler ? 2 : 1), 'computed', [supply.voltageV], 'A drive gives at most its supply, twice that with a doubler; about a tenth less under full load on one phase')
+    ? ledger.stated(
+        naming,
+        supply.voltageV.value * (plan.drive.doubler ? 2 : 1),
+        'computed',
+        [supply.voltageV],
+        'A drive gives at most its supply, twice that with a doubler; about a tenth less under full load on one phase',
+      )
     : ledger.block(naming, [supply.voltageV])
   const onOnePhase = plan.drive.input === '3' && plan.supply.phases === 1
   const computedInputA = computeInput(ledger, library, supply, motor)
-  return { ceilingV, busV, outputA: computeOutput(plan, ledger, library, onOnePhase), onOnePhase, computedInputA, inputA: largerInput(ledger, computedInputA) }
+  return {
+    ceilingV,
+    busV,
+    outputA: computeOutput(plan, ledger, library, onOnePhase),
+    onOnePhase,
+    computedInputA,
+    inputA: largerInput(ledger, computedInputA),
+  }
 }
 
 function computeOutput(plan: Plan, ledger: Ledger, library: Library, onOnePhase: boolean): Reading {
@@ -40,7 +63,9 @@ function computeOutput(plan: Plan, ledger: Ledger, library: Library, onOnePhase:
   if (!onOnePhase) return ledger.stated(naming, ratedOutputA.value, 'given', [ratedOutputA])
   const own = ledger.given('drive.singlePhaseFactor')
   const { value, source } = library.planning.singlePhaseFactor
-  const factor = isKnown(own) ? own : ledger.typical({ id: 'drive.factor', label: 'Left on one phase', dimension: 'fraction' }, value, source)
+  const factor = isKnown(own)
+    ? own
+    : ledger.typical({ id: 'drive.factor', label: 'Left on one phase', dimension: 'fraction' }, value, source)
   const permitted = plan.drive.singlePhasePermitted ?? false
   return ledger.compute(
     rules.singlePhaseRating,
@@ -59,10 +84,20 @@ function computeInput(ledger: Ledger, library: Library, supply: SupplyFacts, mot
     {
       shaftW: ledger.given('motor.powerW'),
       motorEfficiency: motor.efficiency,
-      driveEfficiency: ledger.typical({ id: 'drive.efficiency', label: 'Drive efficiency', dimension: 'fraction' }, planning.driveEfficiency.value, planning.driveEfficiency.source, 'overrides.driveEfficiency'),
+      driveEfficiency: ledger.typical(
+        { id: 'drive.efficiency', label: 'Drive efficiency', dimension: 'fraction' },
+        planning.driveEfficiency.value,
+        planning.driveEfficiency.source,
+        'overrides.driveEfficiency',
+      ),
       supplyV: supply.voltageV,
       phases: supply.phases,
-      powerFactor: ledger.typical({ id: 'drive.truePowerFactor', label: 'True power factor at the wall', dimension: 'fraction' }, lambda.value, lambda.source, 'overrides.truePowerFactor'),
+      powerFactor: ledger.typical(
+        { id: 'drive.truePowerFactor', label: 'True power factor at the wall', dimension: 'fraction' },
+        lambda.value,
+        lambda.source,
+        'overrides.truePowerFactor',
+      ),
     },
   ).currentA
 }
@@ -73,5 +108,11 @@ function largerInput(ledger: Ledger, computed: Reading): Reading {
   const known = [computed, plate].filter(isKnown)
   if (known.length === 0) return ledger.block(naming, [computed])
   const larger = known.reduce((a, b) => (b.value > a.value ? b : a))
-  return ledger.stated(naming, larger.value, 'computed', known, 'The larger of the computed input and the drive’s plate input')
+  return ledger.stated(
+    naming,
+    larger.value,
+    'computed',
+    known,
+    'The larger of the computed input and the drive’s plate input',
+  )
 }

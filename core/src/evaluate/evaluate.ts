@@ -15,7 +15,16 @@ import { motorPhysics } from './motorPhysics'
 import { settingsFacts } from './settingsFacts'
 import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
 import { spindleLimits } from './spindleLimits'
-import { firstSteps, missingFields, nextStep, stageStates, type FirstStep, type Missing, type NextStep, type StageLine } from './stageStates'
+import {
+  firstSteps,
+  missingFields,
+  nextStep,
+  stageStates,
+  type FirstStep,
+  type Missing,
+  type NextStep,
+  type StageLine,
+} from './stageStates'
 import { stopFacts } from './stopFacts'
 import { supplyFacts } from './supplyFacts'
 import { mainPosition, trainFacts } from './trainFacts'
@@ -144,5 +153,7 @@ function ladder(p: PositionFacts, low: Reading, high: Reading, base: Reading): P
   const hertz = new Set([lowHz, highHz])
   if (baseHz !== undefined && baseHz > lowHz && baseHz < highHz) hertz.add(baseHz)
   for (let hz = Math.ceil(lowHz / step) * step; hz < highHz; hz += step) hertz.add(hz)
-  return [...hertz].sort((a, b) => a - b).map((frequencyHz) => ({ frequencyHz, spindleRpm: (topRpm * frequencyHz) / highHz }))
+  return [...hertz]
+    .sort((a, b) => a - b)
+    .map((frequencyHz) => ({ frequencyHz, spindleRpm: (topRpm * frequencyHz) / highHz }))
 }

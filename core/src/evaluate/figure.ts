@@ -47,4 +47,5 @@ export type Reading = Figure | Blocked
 export const isKnown = (reading: Reading): reading is Figure => 'value' in reading
 
 /** The number, where there is one. */
-export const numberOf = (reading: Reading | undefined): number | undefined => (reading && isKnown(reading) ? reading.value : undefined)
+export const numberOf = (reading: Reading | undefined): number | undefined =>
+  reading && isKnown(reading) ? reading.value : undefined

@@ -47,14 +47,33 @@ export class Ledger {
     const value = valueAt(this.plan, path)
     const name = label ?? field?.label ?? path
     if (typeof value !== 'number') return this.keep({ id: path, label: name, missing: [path] })
-    return this.keep({ id: path, label: name, value, dimension: field?.dimension ?? 'number', basis: 'given', restsOnTypical: false, path, from: [] })
+    return this.keep({
+      id: path,
+      label: name,
+      value,
+      dimension: field?.dimension ?? 'number',
+      basis: 'given',
+      restsOnTypical: false,
+      path,
+      from: [],
+    })
   }
 
   /** A planning value from a table, unless the person has put their own at `override`. */
   typical(naming: Naming, value: number, source: string, override?: PlanPath): Reading {
     const own = override ? valueAt(this.plan, override) : undefined
     const { id, label, dimension } = naming
-    if (override && typeof own === 'number') return this.keep({ id, label, dimension, value: own, basis: 'given', restsOnTypical: false, path: override, from: [] })
+    if (override && typeof own === 'number')
+      return this.keep({
+        id,
+        label,
+        dimension,
+        value: own,
+        basis: 'given',
+        restsOnTypical: false,
+        path: override,
+        from: [],
+      })
     const figure: Figure = { id, label, dimension, value, basis: 'typical', restsOnTypical: true, source, from: [] }
     if (override) figure.path = override
     return this.keep(figure)
@@ -65,7 +84,15 @@ export class Ledger {
     const { id, label, dimension } = naming
     const lines: FigureInput[] = []
     for (const f of from) if (isKnown(f)) lines.push(inputLine(f.id, f))
-    const figure: Figure = { id, label, value, dimension, basis, restsOnTypical: basis === 'typical' || restOnTypical(from), from: lines }
+    const figure: Figure = {
+      id,
+      label,
+      value,
+      dimension,
+      basis,
+      restsOnTypical: basis === 'typical' || restOnTypical(from),
+      from: lines,
+    }
     if (note !== undefined) figure.source = note
     return this.keep(figure)
   }
@@ -107,11 +134,22 @@ export class Ledger {
     }
     const made: Partial<Record<K, Reading>> & { output?: z.output<O> } = {}
     const result = unknown.length > 0 ? undefined : rule.run(values)
-    const refusal = result && !result.ok ? result.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ') : undefined
+    const refusal =
+      result && !result.ok ? result.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ') : undefined
     for (const key of Object.keys(names) as K[]) {
       const { id, label, dimension } = names[key]
       // An output that the rule leaves out where it does not apply is not known, rather than a number.
-      if (result?.ok && result.value[key] !== undefined) made[key] = this.keep({ id, label, value: Number(result.value[key]), dimension, basis: 'computed', restsOnTypical, ruleId: rule.id, from: lines }) as (typeof made)[K]
+      if (result?.ok && result.value[key] !== undefined)
+        made[key] = this.keep({
+          id,
+          label,
+          value: Number(result.value[key]),
+          dimension,
+          basis: 'computed',
+          restsOnTypical,
+          ruleId: rule.id,
+          from: lines,
+        }) as (typeof made)[K]
       else made[key] = this.block(names[key], unknown, refusal) as (typeof made)[K]
     }
     if (result?.ok) made.output = result.value
@@ -121,6 +159,15 @@ export class Ledger {
 
 const restOnTypical = (readings: readonly Reading[]): boolean => readings.some((r) => isKnown(r) && r.restsOnTypical)
 
-const missingOf = (readings: readonly Reading[]): PlanPath[] => [...new Set(readings.flatMap((r) => (isKnown(r) ? [] : r.missing)))]
+const missingOf = (readings: readonly Reading[]): PlanPath[] => [
+  ...new Set(readings.flatMap((r) => (isKnown(r) ? [] : r.missing))),
+]
 
-const inputLine = (key: string, f: Figure): FigureInput => ({ key, label: f.label, value: f.value, dimension: f.dimension, basis: f.basis, figureId: f.id })
+const inputLine = (key: string, f: Figure): FigureInput => ({
+  key,
+  label: f.label,
+  value: f.value,
+  dimension: f.dimension,
+  basis: f.basis,
+  figureId: f.id,
+})

@@ -19,7 +19,11 @@ export interface LinkPlan {
   toBe?: Linked
 }
 
-const pairs: Readonly<Record<string, readonly [low: Connection, high: Connection]>> = { '6': ['delta', 'star'], '9-star': ['low', 'high'], '9-delta': ['low', 'high'] }
+const pairs: Readonly<Record<string, readonly [low: Connection, high: Connection]>> = {
+  '6': ['delta', 'star'],
+  '9-star': ['low', 'high'],
+  '9-delta': ['low', 'high'],
+}
 
 /** Undefined for motors without a choice of links, and for those that a drive cannot run as they are. */
 export function linkPlan({ plan, motor, drive }: Facts): LinkPlan | undefined {

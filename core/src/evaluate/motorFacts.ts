@@ -29,11 +29,14 @@ export const usesHighVoltage = (connection: Connection): boolean => connection =
 /** The connection in use: as typed, or `fixed` where the plate and leads leave no choice. */
 export function connectionOf({ motor }: Plan): Connection | undefined {
   if (motor.connection !== undefined) return motor.connection
-  return motor.leads === '3' || (motor.kind === 'high-frequency' && motor.highVoltageV === undefined) ? 'fixed' : undefined
+  return motor.leads === '3' || (motor.kind === 'high-frequency' && motor.highVoltageV === undefined)
+    ? 'fixed'
+    : undefined
 }
 
 /** Slip that remains under load: vector control makes up for it, plain V/f does not. */
-export const loadedSlip = ({ drive }: Plan, motor: Pick<MotorFacts, 'slip'>): number => (drive.control === 'vector' ? 0 : (numberOf(motor.slip) ?? 0))
+export const loadedSlip = ({ drive }: Plan, motor: Pick<MotorFacts, 'slip'>): number =>
+  drive.control === 'vector' ? 0 : (numberOf(motor.slip) ?? 0)
 
 /** What the nameplate says, and what follows from it. */
 export function motorFacts(plan: Plan, ledger: Ledger): MotorFacts {
@@ -94,9 +97,18 @@ function plateValue({ motor }: Plan, ledger: Ledger, which: 'V' | 'A', connectio
       ? { id: 'motor.plateVoltageV', label: 'Plate volts for these links', dimension: 'voltage' as const }
       : { id: 'motor.plateCurrentA', label: 'Plate amps for these links', dimension: 'current' as const }
   const dual = motor.highVoltageV !== undefined
-  if (dual && connection === undefined) return ledger.block(naming, [ledger.given('motor.connection', 'Links as they are')])
+  if (dual && connection === undefined)
+    return ledger.block(naming, [ledger.given('motor.connection', 'Links as they are')])
   const high = dual && connection !== undefined && usesHighVoltage(connection)
-  const own = ledger.given(which === 'V' ? (high ? 'motor.highVoltageV' : 'motor.lowVoltageV') : high ? 'motor.highVoltageA' : 'motor.lowVoltageA')
+  const own = ledger.given(
+    which === 'V'
+      ? high
+        ? 'motor.highVoltageV'
+        : 'motor.lowVoltageV'
+      : high
+        ? 'motor.highVoltageA'
+        : 'motor.lowVoltageA',
+  )
   if (isKnown(own)) return ledger.stated(naming, own.value, 'given', [own])
   if (which === 'V' || !dual) return ledger.block(naming, [own])
   const other = ledger.given(high ? 'motor.lowVoltageA' : 'motor.highVoltageA')
@@ -104,16 +116,30 @@ function plateValue({ motor }: Plan, ledger: Ledger, which: 'V' | 'A', connectio
   const highV = ledger.given('motor.highVoltageV')
   const [a, v1, v2] = [numberOf(other), numberOf(lowV), numberOf(highV)]
   if (a === undefined || v1 === undefined || v2 === undefined) return ledger.block(naming, [own])
-  return ledger.stated(naming, high ? (a * v1) / v2 : (a * v2) / v1, 'computed', [other, lowV, highV], 'The other amps of the plate, times the ratio of its volts: the power is the same')
+  return ledger.stated(
+    naming,
+    high ? (a * v1) / v2 : (a * v2) / v1,
+    'computed',
+    [other, lowV, highV],
+    'The other amps of the plate, times the ratio of its volts: the power is the same',
+  )
 }
 
 function efficiencyReading(plan: Plan, ledger: Ledger, powerW: Reading, impliedProduct: Reading): Reading {
   const naming = { id: 'motor.efficiency', label: 'Motor efficiency', dimension: 'fraction' as const }
-  if (plan.overrides.motorEfficiency === undefined && plan.motor.efficiency !== undefined) return ledger.given('motor.efficiency', 'Motor efficiency')
+  if (plan.overrides.motorEfficiency === undefined && plan.motor.efficiency !== undefined)
+    return ledger.given('motor.efficiency', 'Motor efficiency')
   const cosPhi = ledger.given('motor.powerFactor')
   if (plan.overrides.motorEfficiency === undefined && isKnown(impliedProduct) && isKnown(cosPhi)) {
     const efficiency = impliedProduct.value / cosPhi.value
-    if (efficiency > 0.2 && efficiency < 0.99) return ledger.stated(naming, efficiency, 'computed', [impliedProduct, cosPhi], 'From the plate: efficiency times cos phi, over the cos phi printed')
+    if (efficiency > 0.2 && efficiency < 0.99)
+      return ledger.stated(
+        naming,
+        efficiency,
+        'computed',
+        [impliedProduct, cosPhi],
+        'From the plate: efficiency times cos phi, over the cos phi printed',
+      )
   }
   const power = numberOf(powerW)
   return power === undefined && plan.overrides.motorEfficiency === undefined
@@ -129,8 +155,16 @@ function safeSpeedReading({ motor }: Plan, ledger: Ledger, poles: Reading, rated
     height === undefined
       ? isKnown(plateMaximumRpm)
         ? undefined
-        : ledger.block({ id: 'motor.frameMm', label: 'Frame height' }, [{ id: 'motor.frame', label: 'Frame', missing: ['motor.frame'] }])
-      : ledger.stated({ id: 'motor.frameMm', label: 'Frame height', dimension: 'length' }, height, 'given', [], `Read from the frame name ${motor.frame ?? ''} (IEC 60072-1, NEMA MG 1)`)
+        : ledger.block({ id: 'motor.frameMm', label: 'Frame height' }, [
+            { id: 'motor.frame', label: 'Frame', missing: ['motor.frame'] },
+          ])
+      : ledger.stated(
+          { id: 'motor.frameMm', label: 'Frame height', dimension: 'length' },
+          height,
+          'given',
+          [],
+          `Read from the frame name ${motor.frame ?? ''} (IEC 60072-1, NEMA MG 1)`,
+        )
   if (isKnown(plateMaximumRpm)) return ledger.stated(naming, plateMaximumRpm.value, 'given', [plateMaximumRpm])
   const result = ledger.compute(rules.safeSpeed, { maximumRpm: naming }, { poles, frameMm, ratedSpeedRpm })
   const figure = result.maximumRpm

@@ -17,7 +17,10 @@ export const plateFigures = {
 const last: { key: string; made: PlateCircuit } = { key: '', made: { contradiction: '' } }
 
 /** The circuit fitted to the plate, or what in the plate contradicts itself; undefined while the plate is not complete. */
-export function plateCircuit({ motor }: Plan, valueOf: (figureId: string) => number | undefined): PlateCircuit | undefined {
+export function plateCircuit(
+  { motor }: Plan,
+  valueOf: (figureId: string) => number | undefined,
+): PlateCircuit | undefined {
   const input: Record<string, number | undefined> = {}
   for (const [key, id] of Object.entries(plateFigures)) {
     const value = valueOf(id)
@@ -31,7 +34,9 @@ export function plateCircuit({ motor }: Plan, valueOf: (figureId: string) => num
   if (key === last.key) return last.made
   const result = equivalentCircuit.run({ ...input, powerFactor, efficiency, breakdownRatio })
   const fault = result.ok ? undefined : result.faults[0]
-  last.made = result.ok ? { circuit: result.value.circuit } : { contradiction: `${fault?.field ?? ''} ${fault?.message ?? ''}`.trim() }
+  last.made = result.ok
+    ? { circuit: result.value.circuit }
+    : { contradiction: `${fault?.field ?? ''} ${fault?.message ?? ''}`.trim() }
   last.key = key
   return last.made
 }

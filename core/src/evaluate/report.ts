@@ -6,10 +6,16 @@ import type { Evaluation } from './evaluate'
 export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 'metric'): string {
   const { chain, findings, figures, positions, jobs, settings, missing, next } = evaluation
   const lines: string[] = [plan.name, '='.repeat(plan.name.length), '']
-  for (const link of chain) lines.push(`${link.name.padEnd(9)}${link.state.padEnd(7)}${sayText(link.headline, system)}; ${sayText(link.detail, system)}`)
+  for (const link of chain)
+    lines.push(
+      `${link.name.padEnd(9)}${link.state.padEnd(7)}${sayText(link.headline, system)}; ${sayText(link.detail, system)}`,
+    )
   lines.push('', `Findings: ${findings.length === 0 ? 'none' : ''}`)
   for (const f of findings) {
-    lines.push(`  ${f.severity.toUpperCase()}  ${sayText(f.title, system)}`, `        ${sayText(f.says, system)} ${f.why}`)
+    lines.push(
+      `  ${f.severity.toUpperCase()}  ${sayText(f.title, system)}`,
+      `        ${sayText(f.says, system)} ${f.why}`,
+    )
     for (const r of f.remedies) lines.push(`        -> ${sayText(r.label, system)}`)
   }
   const figure = (id: string) => {
@@ -17,14 +23,27 @@ export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 
     return found ? printQuantity(found, system) : 'not known'
   }
   if (positions.length > 0) lines.push('', 'Belt positions:')
-  for (const p of positions) lines.push(`  ${p.name}${p.main ? ' (used most)' : ''}: ${figure(p.bottomRpm)} to ${figure(p.topRpm)}, ${figure(p.torqueNm)}; ${p.jobsReached} of ${jobs.length} jobs`)
+  for (const p of positions)
+    lines.push(
+      `  ${p.name}${p.main ? ' (used most)' : ''}: ${figure(p.bottomRpm)} to ${figure(p.topRpm)}, ${figure(p.torqueNm)}; ${p.jobsReached} of ${jobs.length} jobs`,
+    )
   lines.push('', 'Settings:')
   for (const s of settings) {
     const field = fieldAt(`settings.chosen.${s.id}`)
-    const value = typeof s.value === 'number' ? printQuantity({ value: s.value, dimension: field?.dimension ?? 'number' }, system) : (field?.options?.[s.value ?? ''] ?? 'not known')
+    const value =
+      typeof s.value === 'number'
+        ? printQuantity({ value: s.value, dimension: field?.dimension ?? 'number' }, system)
+        : (field?.options?.[s.value ?? ''] ?? 'not known')
     lines.push(`  ${s.label.padEnd(28)}${value.padEnd(24)}${s.basis}`)
   }
-  if (missing.length > 0) lines.push('', 'Not known yet:', ...missing.map((m) => `  ${m.label}${m.blocks.length > 0 ? ` (blocks: ${m.blocks.slice(0, 4).join(', ')})` : ''}`))
+  if (missing.length > 0)
+    lines.push(
+      '',
+      'Not known yet:',
+      ...missing.map(
+        (m) => `  ${m.label}${m.blocks.length > 0 ? ` (blocks: ${m.blocks.slice(0, 4).join(', ')})` : ''}`,
+      ),
+    )
   if (next) lines.push('', `Next: ${next.text}`)
   return `${lines.join('\n').replace(/[\u00a0\u202f]/g, ' ')}\n`
 }

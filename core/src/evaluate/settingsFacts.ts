@@ -57,13 +57,20 @@ export const actingValue = (lines: readonly SettingLine[], id: SettingId): Setti
   return line?.inDrive ?? line?.value
 }
 
-function actingReading(plan: Plan, ledger: Ledger, lines: readonly SettingLine[], id: SettingId, from: readonly Reading[]): Reading {
+function actingReading(
+  plan: Plan,
+  ledger: Ledger,
+  lines: readonly SettingLine[],
+  id: SettingId,
+  from: readonly Reading[],
+): Reading {
   const field = fieldAt(`settings.chosen.${id}`)
   const naming = { id: `settings.${id}`, label: field?.label ?? id, dimension: field?.dimension ?? 'number' }
   const line = lines.find((l) => l.id === id)
   const value = actingValue(lines, id)
   if (typeof value !== 'number' || !line) return ledger.block(naming, from)
-  if (plan.settings.inDrive[id] !== undefined) return ledger.stated(naming, value, 'measured', [], 'Read from the drive')
+  if (plan.settings.inDrive[id] !== undefined)
+    return ledger.stated(naming, value, 'measured', [], 'Read from the drive')
   const derived = plan.settings.chosen[id] === undefined
   return ledger.stated(naming, value, line.basis, derived ? from : [], derived ? sayText(line.reason) : 'Chosen by you')
 }

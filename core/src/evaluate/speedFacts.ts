@@ -64,7 +64,12 @@ export function speedFacts(sources: Sources): SpeedFacts {
   const { fluxFraction } = ledger.compute(
     flux,
     { fluxFraction: { id: 'motor.fluxFraction', label: 'Flux against the plate', dimension: 'fraction' } },
-    { setVoltageV, baseFrequencyHz: settings.baseFrequencyHz, plateVoltageV: motor.plateVoltageV, plateFrequencyHz: motor.frequencyHz },
+    {
+      setVoltageV,
+      baseFrequencyHz: settings.baseFrequencyHz,
+      plateVoltageV: motor.plateVoltageV,
+      plateFrequencyHz: motor.frequencyHz,
+    },
   )
   const { synchronousRpm: topMotorRpm } = ledger.compute(
     synchronousSpeed,
@@ -74,7 +79,16 @@ export function speedFacts(sources: Sources): SpeedFacts {
   const knobTopHz = knobTop(sources)
   const positions = trains.map((train) => positionFacts(sources, train, knobTopHz))
   const main = positions.find((p) => p.position.id === mainPosition(plan)?.id)
-  return { fluxFraction, setVoltageV, topMotorRpm, lowTorqueFraction: lowTorque(sources), knobTopHz, positions, main, jobs: plan.survey.jobs.map((job, i) => jobFacts(ledger, job, i, positions, main)) }
+  return {
+    fluxFraction,
+    setVoltageV,
+    topMotorRpm,
+    lowTorqueFraction: lowTorque(sources),
+    knobTopHz,
+    positions,
+    main,
+    jobs: plan.survey.jobs.map((job, i) => jobFacts(ledger, job, i, positions, main)),
+  }
 }
 
 /**
@@ -87,9 +101,16 @@ function setVoltage({ plan, ledger, motor, drive, settings }: Sources): Reading 
   if (explicit !== undefined) return ledger.stated(naming, explicit, 'given', [], 'As set in the drive')
   const [plateV, ceilingV] = [numberOf(motor.plateVoltageV), numberOf(drive.ceilingV)]
   if (plateV === undefined || ceilingV === undefined) return ledger.block(naming, [motor.plateVoltageV, drive.ceilingV])
-  if (plateV < ceilingV && !sameNominal(plateV, ceilingV)) return ledger.stated(naming, ceilingV, 'computed', [drive.ceilingV], 'As the drive arrives, until it is set lower')
+  if (plateV < ceilingV && !sameNominal(plateV, ceilingV))
+    return ledger.stated(naming, ceilingV, 'computed', [drive.ceilingV], 'As the drive arrives, until it is set lower')
   const line = settings.lines.find((l) => l.id === 'ratedVoltageV')
-  return ledger.stated(naming, typeof line?.value === 'number' ? line.value : ceilingV, 'computed', [motor.plateVoltageV, drive.ceilingV], 'The plate’s volts, or all the drive has where that is less')
+  return ledger.stated(
+    naming,
+    typeof line?.value === 'number' ? line.value : ceilingV,
+    'computed',
+    [motor.plateVoltageV, drive.ceilingV],
+    'The plate’s volts, or all the drive has where that is less',
+  )
 }
 
 function knobTop({ plan, ledger, settings }: Sources): Reading {
@@ -97,35 +118,65 @@ function knobTop({ plan, ledger, settings }: Sources): Reading {
   const measured = plan.controls.knobTopHz
   if (measured !== undefined) return ledger.stated(naming, measured, 'measured', [], 'Measured at the top of the knob')
   const mode = plan.controls.knobMode ?? 'scaled'
-  return ledger.compute(controlReference, { frequencyHz: naming }, {
-    dial: { raw: 1, shown: 1, label: 'Knob position, 0 to 1' },
-    minHz: settings.minimumHz,
-    maxHz: settings.maximumHz,
-    mode: { raw: mode, shown: mode, label: 'Knob reads as' },
-  }).frequencyHz
+  return ledger.compute(
+    controlReference,
+    { frequencyHz: naming },
+    {
+      dial: { raw: 1, shown: 1, label: 'Knob position, 0 to 1' },
+      minHz: settings.minimumHz,
+      maxHz: settings.maximumHz,
+      mode: { raw: mode, shown: mode, label: 'Knob reads as' },
+    },
+  ).frequencyHz
 }
 
 /** Share of rated torque held all day at the lowest hertz on the motor's own fan. */
 function lowTorque({ plan, ledger, motor, settings }: Sources): Reading {
-  const naming = { id: 'motor.lowTorqueFraction', label: 'Continuous torque at the lowest hertz', dimension: 'fraction' as const }
+  const naming = {
+    id: 'motor.lowTorqueFraction',
+    label: 'Continuous torque at the lowest hertz',
+    dimension: 'fraction' as const,
+  }
   const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]
   if (low === undefined || base === undefined) return ledger.block(naming, [settings.minimumHz, motor.frequencyHz])
   const { cooling, inverterDutyRatio } = plan.motor
-  if (cooling === undefined) return ledger.block(naming, [{ id: 'motor.cooling', label: 'Cooling', missing: ['motor.cooling'] }])
-  if (cooling !== 'shaft-fan') return ledger.block(naming, [], 'A motor without a shaft fan is judged by its maker’s own figures')
-  if (inverterDutyRatio !== undefined && low >= base / inverterDutyRatio) return ledger.stated(naming, 1, 'given', [ledger.given('motor.inverterDutyRatio')], 'Inside the constant-torque range on the plate')
-  const share = ledger.stated({ id: 'motor.lowHzFraction', label: 'Lowest hertz over base', dimension: 'number' }, Math.min(1, low / base), 'computed', [settings.minimumHz, motor.frequencyHz])
+  if (cooling === undefined)
+    return ledger.block(naming, [{ id: 'motor.cooling', label: 'Cooling', missing: ['motor.cooling'] }])
+  if (cooling !== 'shaft-fan')
+    return ledger.block(naming, [], 'A motor without a shaft fan is judged by its maker’s own figures')
+  if (inverterDutyRatio !== undefined && low >= base / inverterDutyRatio)
+    return ledger.stated(
+      naming,
+      1,
+      'given',
+      [ledger.given('motor.inverterDutyRatio')],
+      'Inside the constant-torque range on the plate',
+    )
+  const share = ledger.stated(
+    { id: 'motor.lowHzFraction', label: 'Lowest hertz over base', dimension: 'number' },
+    Math.min(1, low / base),
+    'computed',
+    [settings.minimumHz, motor.frequencyHz],
+  )
   const figure = ledger.compute(fanCooling, { torqueFraction: naming }, { frequencyFraction: share }).torqueFraction
   if (isKnown(figure)) figure.restsOnTypical = true
   return figure
 }
 
-function positionFacts({ ledger, motor, settings, plan }: Sources, train: TrainFacts, knobTopHz: Reading): PositionFacts {
+function positionFacts(
+  { ledger, motor, settings, plan }: Sources,
+  train: TrainFacts,
+  knobTopHz: Reading,
+): PositionFacts {
   const id = `position.${train.position.id}`
   const { name, stages } = train
   const slip = plan.drive.control !== 'vector' && isKnown(motor.slip) ? motor.slip : undefined
   const speed = (key: string, label: string, frequencyHz: Reading, atSlip: Reading | undefined) =>
-    ledger.compute(drivetrainSpeed, { spindleRpm: { id: `${id}.${key}`, label: `${name}: ${label}`, dimension: 'speed' } }, { frequencyHz, poles: motor.poles, slip: atSlip, stages }).spindleRpm
+    ledger.compute(
+      drivetrainSpeed,
+      { spindleRpm: { id: `${id}.${key}`, label: `${name}: ${label}`, dimension: 'speed' } },
+      { frequencyHz, poles: motor.poles, slip: atSlip, stages },
+    ).spindleRpm
   const { torqueNm } = ledger.compute(
     spindleTorque,
     { torqueNm: { id: `${id}.torque`, label: `${name}: spindle torque up to base hertz`, dimension: 'torque' } },
@@ -134,7 +185,12 @@ function positionFacts({ ledger, motor, settings, plan }: Sources, train: TrainF
   return {
     ...train,
     bottomRpm: speed('bottomRpm', 'slowest, no load', settings.minimumHz, undefined),
-    baseRpm: speed('baseRpm', 'at base hertz, full load', motor.frequencyHz, isKnown(motor.slip) ? motor.slip : undefined),
+    baseRpm: speed(
+      'baseRpm',
+      'at base hertz, full load',
+      motor.frequencyHz,
+      isKnown(motor.slip) ? motor.slip : undefined,
+    ),
     topRpm: speed('topRpm', 'fastest, full load', knobTopHz, slip),
     unloadedTopRpm: speed('unloadedTopRpm', 'fastest, no load', settings.maximumHz, undefined),
     torqueNm,
@@ -145,7 +201,12 @@ function positionFacts({ ledger, motor, settings, plan }: Sources, train: TrainF
 const IRON_PULLEYS: readonly StageKind[] = ['v-belt', 'poly-v', 'flat-belt', 'crossed-belt']
 
 /** Speed of each belt with the spindle unloaded at the highest hertz. */
-function beltSpeeds(ledger: Ledger, motor: MotorFacts, settings: SettingsFacts, train: TrainFacts): PositionFacts['belts'] {
+function beltSpeeds(
+  ledger: Ledger,
+  motor: MotorFacts,
+  settings: SettingsFacts,
+  train: TrainFacts,
+): PositionFacts['belts'] {
   let motorToShaft = 1
   return train.position.stages.flatMap((stage, stageIndex) => {
     const toShaft = motorToShaft
@@ -155,9 +216,32 @@ function beltSpeeds(ledger: Ledger, motor: MotorFacts, settings: SettingsFacts, 
     const topHz = numberOf(settings.maximumHz)
     const poles = numberOf(motor.poles)
     const diameterMm = ledger.given(`survey.positions.${train.index}.stages.${stageIndex}.driverMm`)
-    const naming = { id: `${id}.pulleyRpm`, label: `${train.name}: driving pulley ${stageIndex + 1} at the highest hertz`, dimension: 'speed' as const }
-    const speedRpm = topHz === undefined || poles === undefined ? ledger.block(naming, [settings.maximumHz, motor.poles]) : ledger.stated(naming, ((120 * topHz) / poles) * toShaft, 'computed', [settings.maximumHz, motor.poles], 'Synchronous speed through the stages before it')
-    const { speedMPerS } = ledger.compute(beltSpeed, { speedMPerS: { id: `${id}.speed`, label: `${train.name}: speed of belt ${stageIndex + 1}`, dimension: 'beltSpeed' } }, { diameterMm, speedRpm })
+    const naming = {
+      id: `${id}.pulleyRpm`,
+      label: `${train.name}: driving pulley ${stageIndex + 1} at the highest hertz`,
+      dimension: 'speed' as const,
+    }
+    const speedRpm =
+      topHz === undefined || poles === undefined
+        ? ledger.block(naming, [settings.maximumHz, motor.poles])
+        : ledger.stated(
+            naming,
+            ((120 * topHz) / poles) * toShaft,
+            'computed',
+            [settings.maximumHz, motor.poles],
+            'Synchronous speed through the stages before it',
+          )
+    const { speedMPerS } = ledger.compute(
+      beltSpeed,
+      {
+        speedMPerS: {
+          id: `${id}.speed`,
+          label: `${train.name}: speed of belt ${stageIndex + 1}`,
+          dimension: 'beltSpeed',
+        },
+      },
+      { diameterMm, speedRpm },
+    )
     return [{ stageIndex, kind: stage.kind, speedMPerS }]
   })
 }
@@ -168,7 +252,13 @@ export const covers = (position: PositionFacts, rpm: number): JobFacts['reach'] 
   return rpm < bottom ? 'below' : rpm > top ? 'above' : 'reached'
 }
 
-function jobFacts(ledger: Ledger, job: Job, index: number, positions: PositionFacts[], main: PositionFacts | undefined): JobFacts {
+function jobFacts(
+  ledger: Ledger,
+  job: Job,
+  index: number,
+  positions: PositionFacts[],
+  main: PositionFacts | undefined,
+): JobFacts {
   const name = job.name?.trim() || `Job ${index + 1}`
   const path = `survey.jobs.${index}`
   const wantedRpm =
@@ -177,7 +267,10 @@ function jobFacts(ledger: Ledger, job: Job, index: number, positions: PositionFa
       : ledger.compute(
           cuttingSpeed,
           { speedRpm: { id: `job.${job.id}.wantedRpm`, label: `${name}: wanted spindle speed`, dimension: 'speed' } },
-          { surfaceSpeedMPerMin: ledger.given(`${path}.surfaceSpeedMPerMin`, `${name}: surface speed`), diameterMm: ledger.given(`${path}.diameterMm`, `${name}: diameter`) },
+          {
+            surfaceSpeedMPerMin: ledger.given(`${path}.surfaceSpeedMPerMin`, `${name}: surface speed`),
+            diameterMm: ledger.given(`${path}.diameterMm`, `${name}: diameter`),
+          },
         ).speedRpm
   const rpm = numberOf(wantedRpm)
   const on = positions.find((p) => p.position.id === job.positionId) ?? main

@@ -3,15 +3,50 @@ import { stageIds } from '../findings/finding'
 import { fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
 import type { Blocked, Figure } from './figure'
 
-export const stageNames: Record<StageId, string> = { survey: 'Survey', motor: 'Motor', drive: 'Drive', speeds: 'Speeds', settings: 'Settings' }
+export const stageNames: Record<StageId, string> = {
+  survey: 'Survey',
+  motor: 'Motor',
+  drive: 'Drive',
+  speeds: 'Speeds',
+  settings: 'Settings',
+}
 
 /** What a stage cannot do without, in the order people come to it. */
 const essentials: Record<StageId, readonly PlanPath[]> = {
-  survey: ['survey.machineKind', 'supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA', 'supply.isolatorInReach', 'survey.spindleNose', 'survey.positions', 'survey.jobs', 'survey.holders'],
-  motor: ['motor.kind', 'motor.powerW', 'motor.lowVoltageV', 'motor.lowVoltageA', 'motor.ratedFrequencyHz', 'motor.ratedSpeedRpm', 'motor.frame', 'motor.cooling', 'motor.leads', 'motor.connection'],
+  survey: [
+    'survey.machineKind',
+    'supply.voltageV',
+    'supply.phases',
+    'supply.frequencyHz',
+    'supply.breakerA',
+    'supply.isolatorInReach',
+    'survey.spindleNose',
+    'survey.positions',
+    'survey.jobs',
+    'survey.holders',
+  ],
+  motor: [
+    'motor.kind',
+    'motor.powerW',
+    'motor.lowVoltageV',
+    'motor.lowVoltageA',
+    'motor.ratedFrequencyHz',
+    'motor.ratedSpeedRpm',
+    'motor.frame',
+    'motor.cooling',
+    'motor.leads',
+    'motor.connection',
+  ],
   drive: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA', 'drive.ratedInputA', 'drive.control'],
   speeds: ['survey.positions', 'survey.jobs', 'survey.mainPositionId'],
-  settings: ['controls.runBy', 'controls.stopBy', 'controls.emergencyStop', 'controls.reference', 'drive.lineStartLockout', 'settings.state'],
+  settings: [
+    'controls.runBy',
+    'controls.stopBy',
+    'controls.emergencyStop',
+    'controls.reference',
+    'drive.lineStartLockout',
+    'settings.state',
+  ],
 }
 
 export interface Missing {
@@ -49,13 +84,22 @@ const stageOfPath = (path: PlanPath): StageId => {
   const listed = stageIds.find((id) => essentials[id].includes(path))
   if (listed) return listed
   const section = path.split('.')[0]
-  return section === 'motor' || section === 'drive' ? section : section === 'controls' || section === 'settings' ? 'settings' : 'survey'
+  return section === 'motor' || section === 'drive'
+    ? section
+    : section === 'controls' || section === 'settings'
+      ? 'settings'
+      : 'survey'
 }
 
 /** Every unknown field that something waits for: the essentials of each stage, and what blocks a figure. */
-export function missingFields(plan: Plan, blocked: Readonly<Record<string, Blocked>>, figures: Readonly<Record<string, Figure>>): Missing[] {
+export function missingFields(
+  plan: Plan,
+  blocked: Readonly<Record<string, Blocked>>,
+  figures: Readonly<Record<string, Figure>>,
+): Missing[] {
   const waits = new Map<PlanPath, Set<string>>()
-  for (const id of stageIds) for (const path of essentials[id]) if (asked(plan, path) && isMissing(plan, path)) waits.set(path, new Set())
+  for (const id of stageIds)
+    for (const path of essentials[id]) if (asked(plan, path) && isMissing(plan, path)) waits.set(path, new Set())
   for (const b of Object.values(blocked)) {
     for (const path of b.missing) {
       if (figures[path]) continue
@@ -64,7 +108,12 @@ export function missingFields(plan: Plan, blocked: Readonly<Record<string, Block
       if (labels.size > 0 || waits.has(path)) waits.set(path, labels)
     }
   }
-  return [...waits].map(([path, labels]) => ({ path, label: fieldAt(path)?.label ?? path, stage: stageOfPath(path), blocks: [...labels] }))
+  return [...waits].map(([path, labels]) => ({
+    path,
+    label: fieldAt(path)?.label ?? path,
+    stage: stageOfPath(path),
+    blocks: [...labels],
+  }))
 }
 
 export function stageStates(missing: readonly Missing[], findings: readonly Finding[]): StageLine[] {
@@ -99,10 +148,33 @@ export interface FirstStep {
 /** Where a first verdict starts: the few fields without which nothing can be said. */
 const firstPath: readonly { label: string; text: string; stage: StageId; paths: readonly PlanPath[] }[] = [
   { label: 'Machine', text: 'Say what machine it is', stage: 'survey', paths: ['survey.machineKind'] },
-  { label: 'Wall', text: 'Type what the wall gives', stage: 'survey', paths: ['supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA'] },
+  {
+    label: 'Wall',
+    text: 'Type what the wall gives',
+    stage: 'survey',
+    paths: ['supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA'],
+  },
   { label: 'Belts', text: 'Type the pulleys of one belt position', stage: 'survey', paths: ['survey.positions'] },
-  { label: 'Motor', text: 'Type the motor’s plate', stage: 'motor', paths: ['motor.kind', 'motor.powerW', 'motor.lowVoltageV', 'motor.lowVoltageA', 'motor.ratedSpeedRpm', 'motor.ratedFrequencyHz', 'motor.connection'] },
-  { label: 'Drive', text: 'Type the drive’s plate', stage: 'drive', paths: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA'] },
+  {
+    label: 'Motor',
+    text: 'Type the motor’s plate',
+    stage: 'motor',
+    paths: [
+      'motor.kind',
+      'motor.powerW',
+      'motor.lowVoltageV',
+      'motor.lowVoltageA',
+      'motor.ratedSpeedRpm',
+      'motor.ratedFrequencyHz',
+      'motor.connection',
+    ],
+  },
+  {
+    label: 'Drive',
+    text: 'Type the drive’s plate',
+    stage: 'drive',
+    paths: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA'],
+  },
 ]
 
 /** The five-minute path, each step done or with the field it waits for. */
@@ -113,7 +185,11 @@ export const firstSteps = (plan: Plan): FirstStep[] =>
   })
 
 /** The one thing to do next: the first essential that is missing, then the first stop, then whatever is left. */
-export function nextStep(first: readonly FirstStep[], missing: readonly Missing[], findings: readonly Finding[]): NextStep | undefined {
+export function nextStep(
+  first: readonly FirstStep[],
+  missing: readonly Missing[],
+  findings: readonly Finding[],
+): NextStep | undefined {
   const step = first.find((s) => !s.done)
   if (step) return { stage: step.stage, text: step.text, ...(step.path === undefined ? {} : { path: step.path }) }
   const stop = findings.find((f) => f.severity === 'stop')

@@ -40,10 +40,29 @@ const MARGIN = 1.3
  * Torque against hertz for a plan, worked out when asked for. Undefined while the plate, the drive's
  * amps or the hertz are unknown.
  */
-export function torqueCurves(plan: Plan, { figures }: Evaluation, library: Library = shippedLibrary): TorqueCurves | undefined {
+export function torqueCurves(
+  plan: Plan,
+  { figures }: Evaluation,
+  library: Library = shippedLibrary,
+): TorqueCurves | undefined {
   const value = (id: string): number | undefined => figures[id]?.value
-  const [torque, plateHz, baseHz, poles, lowestHz, highestHz] = ['motor.torque', 'motor.ratedFrequencyHz', 'settings.baseFrequencyHz', 'motor.poles', 'settings.minimumHz', 'settings.maximumHz'].map(value)
-  if (torque === undefined || plateHz === undefined || baseHz === undefined || poles === undefined || lowestHz === undefined || highestHz === undefined) return undefined
+  const [torque, plateHz, baseHz, poles, lowestHz, highestHz] = [
+    'motor.torque',
+    'motor.ratedFrequencyHz',
+    'settings.baseFrequencyHz',
+    'motor.poles',
+    'settings.minimumHz',
+    'settings.maximumHz',
+  ].map(value)
+  if (
+    torque === undefined ||
+    plateHz === undefined ||
+    baseHz === undefined ||
+    poles === undefined ||
+    lowestHz === undefined ||
+    highestHz === undefined
+  )
+    return undefined
   const breakdownRatio = value('motor.breakdownRatio') ?? library.planning.breakdownRatio.value
   const safeRpm = value('motor.safeRpm')
   const mechanicalHz = safeRpm === undefined ? undefined : (safeRpm * poles) / 120
@@ -51,12 +70,22 @@ export function torqueCurves(plan: Plan, { figures }: Evaluation, library: Libra
   const end = Math.max(highestHz, mechanicalHz ?? 0, fieldWeakeningHz) * BEYOND
   const { cooling, inverterDutyRatio } = plan.motor
   const [driveA, plateA] = [value('drive.outputA'), value('motor.plateCurrentA')]
-  const driveNm = driveA === undefined || plateA === undefined ? Infinity : (torque * library.planning.driveOverload.value * driveA) / plateA
+  const driveNm =
+    driveA === undefined || plateA === undefined
+      ? Infinity
+      : (torque * library.planning.driveOverload.value * driveA) / plateA
   const circuit = plan.drive.control === 'vf' ? circuitOf(plan, value) : undefined
   // Too little flux costs its square; too much gives no more torque, only heat.
   const weak = Math.min(1, value('motor.fluxFraction') ?? 1) ** 2
   const capability = (frequencyHz: number, ratedFrequencyHz: number, how: 'shaft-fan' | 'blower') => {
-    const result = torqueCapability.run({ frequencyHz, ratedFrequencyHz, ratedTorqueNm: torque, breakdownRatio, cooling: how, inverterDutyRatio })
+    const result = torqueCapability.run({
+      frequencyHz,
+      ratedFrequencyHz,
+      ratedTorqueNm: torque,
+      breakdownRatio,
+      cooling: how,
+      inverterDutyRatio,
+    })
     return result.ok ? result.value : { peakNm: 0 }
   }
   const points = Array.from({ length: STEPS + 1 }, (_, i): TorquePoint => {
@@ -65,7 +94,10 @@ export function torqueCurves(plan: Plan, { figures }: Evaluation, library: Libra
     const cooled = capability(frequencyHz, plateHz, cooling === 'blower' ? 'blower' : 'shaft-fan')
     const blown = capability(frequencyHz, baseHz, 'blower')
     const blowerNm = weak * (blown.continuousNm ?? 0)
-    const pull = circuit && frequencyHz > 0 ? pullOut(circuit.circuit, circuit.voltsAt(frequencyHz), frequencyHz).torqueNm : Infinity
+    const pull =
+      circuit && frequencyHz > 0
+        ? pullOut(circuit.circuit, circuit.voltsAt(frequencyHz), frequencyHz).torqueNm
+        : Infinity
     // Above base the drive's amps make torque in proportion to the weakened field.
     const driven = driveNm * Math.min(1, baseHz / frequencyHz)
     return {
@@ -76,11 +108,22 @@ export function torqueCurves(plan: Plan, { figures }: Evaluation, library: Libra
       peakNm: Math.min(weak * blown.peakNm, driven, pull),
     }
   })
-  return { points, baseHz, fieldWeakeningHz, ...(mechanicalHz === undefined ? {} : { mechanicalHz }), lowestHz, highestHz, typical: plan.motor.breakdownRatio === undefined }
+  return {
+    points,
+    baseHz,
+    fieldWeakeningHz,
+    ...(mechanicalHz === undefined ? {} : { mechanicalHz }),
+    lowestHz,
+    highestHz,
+    typical: plan.motor.breakdownRatio === undefined,
+  }
 }
 
 /** The circuit and the plain V/f line it is fed by, without boost. */
-function circuitOf(plan: Plan, value: (id: string) => number | undefined): { circuit: Circuit; voltsAt: (hz: number) => number } | undefined {
+function circuitOf(
+  plan: Plan,
+  value: (id: string) => number | undefined,
+): { circuit: Circuit; voltsAt: (hz: number) => number } | undefined {
   const fitted = plateCircuit(plan, value)
   const [setV, baseHz] = [value('drive.setVoltageV'), value('settings.baseFrequencyHz')]
   if (!fitted || !('circuit' in fitted) || setV === undefined || baseHz === undefined) return undefined

@@ -16,7 +16,8 @@ export interface TrainFacts {
   stages: { raw: unknown; shown: string; label: string; from: Reading[] }
 }
 
-export const positionName = (position: Position, index: number): string => position.name?.trim() || String.fromCharCode(65 + (index % 26))
+export const positionName = (position: Position, index: number): string =>
+  position.name?.trim() || String.fromCharCode(65 + (index % 26))
 
 /** The position used most: as chosen, or the only one there is. */
 export function mainPosition(plan: Plan): Position | undefined {
@@ -32,16 +33,41 @@ export const trainFacts = (plan: Plan, ledger: Ledger): TrainFacts[] =>
     const sizes = position.stages.flatMap((stage, i) =>
       stage.kind === 'direct' && stage.driverMm === undefined && stage.drivenMm === undefined
         ? []
-        : [ledger.given(`${path}.stages.${i}.driverMm`, `${name}: driving pulley ${i + 1}`), ledger.given(`${path}.stages.${i}.drivenMm`, `${name}: driven pulley ${i + 1}`)],
+        : [
+            ledger.given(`${path}.stages.${i}.driverMm`, `${name}: driving pulley ${i + 1}`),
+            ledger.given(`${path}.stages.${i}.drivenMm`, `${name}: driven pulley ${i + 1}`),
+          ],
     )
     const kinds = position.stages.flatMap((stage, i): Reading[] =>
-      stage.kind === undefined ? [{ id: `${path}.stages.${i}.kind`, label: `${name}: kind of stage ${i + 1}`, missing: [`${path}.stages.${i}.kind`] }] : [],
+      stage.kind === undefined
+        ? [
+            {
+              id: `${path}.stages.${i}.kind`,
+              label: `${name}: kind of stage ${i + 1}`,
+              missing: [`${path}.stages.${i}.kind`],
+            },
+          ]
+        : [],
     )
-    const empty: Reading[] = position.stages.length === 0 ? [{ id: `${path}.stages`, label: `${name}: stages`, missing: [`${path}.stages`] }] : []
-    const shown = position.stages.map((s) => (s.driverMm === undefined ? (s.kind ?? '?') : `${s.driverMm} : ${s.drivenMm ?? '?'}`)).join(', ')
-    const stages = { raw: position.stages, shown, label: 'Stages, motor to spindle', from: [...sizes, ...kinds, ...empty] }
+    const empty: Reading[] =
+      position.stages.length === 0
+        ? [{ id: `${path}.stages`, label: `${name}: stages`, missing: [`${path}.stages`] }]
+        : []
+    const shown = position.stages
+      .map((s) => (s.driverMm === undefined ? (s.kind ?? '?') : `${s.driverMm} : ${s.drivenMm ?? '?'}`))
+      .join(', ')
+    const stages = {
+      raw: position.stages,
+      shown,
+      label: 'Stages, motor to spindle',
+      from: [...sizes, ...kinds, ...empty],
+    }
     const id = `position.${position.id}`
-    const ratio = ledger.compute(drivetrainRatio, { speedRatio: { id: `${id}.speedRatio`, label: `${name}: spindle rpm per motor rpm`, dimension: 'number' } }, { stages })
+    const ratio = ledger.compute(
+      drivetrainRatio,
+      { speedRatio: { id: `${id}.speedRatio`, label: `${name}: spindle rpm per motor rpm`, dimension: 'number' } },
+      { stages },
+    )
     const { efficiency } = ledger.compute(
       drivetrainEfficiency,
       { efficiency: { id: `${id}.efficiency`, label: `${name}: efficiency of the train`, dimension: 'fraction' } },

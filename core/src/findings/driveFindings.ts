@@ -40,10 +40,17 @@ export const driveFindings = [
     return {
       severity: 'stop',
       about: permitted === false ? 'forbidden' : 'unknown',
-      title: permitted === false ? say`The manual does not allow one phase` : say`A three-phase drive on a one-phase wall`,
-      says: permitted === false ? say`This drive must have all three phases.` : say`Whether the manual allows one phase, and how much output is left then, is not known.`,
+      title:
+        permitted === false ? say`The manual does not allow one phase` : say`A three-phase drive on a one-phase wall`,
+      says:
+        permitted === false
+          ? say`This drive must have all three phases.`
+          : say`Whether the manual allows one phase, and how much output is left then, is not known.`,
       why: 'Without derating its rectifier and capacitors fail; many trip at once on a lost phase.',
-      remedies: permitted === undefined ? [{ label: say`The manual allows it: derate`, patch: [set('drive.singlePhasePermitted', true)] }] : [],
+      remedies:
+        permitted === undefined
+          ? [{ label: say`The manual allows it: derate`, patch: [set('drive.singlePhasePermitted', true)] }]
+          : [],
       path: 'drive.singlePhasePermitted',
     }
   }),
@@ -56,7 +63,12 @@ export const driveFindings = [
       title: say`The drive cannot give these hertz`,
       says: say`The plan asks for ${hertz(maxHz)}; the drive ends at ${hertz(most)}.`,
       why: 'It will not take the value, or it will never reach it.',
-      remedies: [{ label: say`Lower the highest hertz to ${hertz(most)}`, patch: [set('settings.chosen.maximumHz', most), set('settings.inDrive.maximumHz', undefined)] }],
+      remedies: [
+        {
+          label: say`Lower the highest hertz to ${hertz(most)}`,
+          patch: [set('settings.chosen.maximumHz', most), set('settings.inDrive.maximumHz', undefined)],
+        },
+      ],
       path: 'settings.chosen.maximumHz',
     }
   }),
@@ -64,7 +76,14 @@ export const driveFindings = [
   judgement('drive.stop-trips', 'settings', 'drive', ({ plan, settings, stop }) => {
     const [wantedS, safeS] = [numberOf(settings.decelerationS), numberOf(stop.stopS)]
     const mode = actingValue(settings.lines, 'stopMode')
-    if (wantedS === undefined || safeS === undefined || mode !== 'ramp' || plan.drive.resistorFitted === true || wantedS >= safeS) return undefined
+    if (
+      wantedS === undefined ||
+      safeS === undefined ||
+      mode !== 'ramp' ||
+      plan.drive.resistorFitted === true ||
+      wantedS >= safeS
+    )
+      return undefined
     const ohm = numberOf(stop.resistorOhm)
     const rounded = Math.ceil(safeS * 1.1)
     return {
@@ -73,8 +92,13 @@ export const driveFindings = [
       says: say`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : say` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}`,
       why: 'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
       remedies: [
-        { label: say`Set deceleration to ${seconds(rounded)}`, patch: [set('settings.chosen.decelerationS', rounded), set('settings.inDrive.decelerationS', undefined)] },
-        ...(plan.drive.brakeChopper && ohm !== undefined ? [{ label: say`Plan a ${amount('resistance', ohm)} resistor`, patch: [set('drive.resistorFitted', true)] }] : []),
+        {
+          label: say`Set deceleration to ${seconds(rounded)}`,
+          patch: [set('settings.chosen.decelerationS', rounded), set('settings.inDrive.decelerationS', undefined)],
+        },
+        ...(plan.drive.brakeChopper && ohm !== undefined
+          ? [{ label: say`Plan a ${amount('resistance', ohm)} resistor`, patch: [set('drive.resistorFitted', true)] }]
+          : []),
       ],
       figures: ['stop.withoutResistorS', 'stop.inertia'],
       path: 'settings.chosen.decelerationS',
@@ -96,7 +120,14 @@ export const driveFindings = [
 
   judgement('drive.plain-vf-at-low-hertz', 'drive', 'drive', ({ plan, settings, motor, physics }) => {
     const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]
-    if (plan.drive.control !== 'vf' || low === undefined || base === undefined || low >= 0.2 * base || !isKnown(motor.torqueNm)) return undefined
+    if (
+      plan.drive.control !== 'vf' ||
+      low === undefined ||
+      base === undefined ||
+      low >= 0.2 * base ||
+      !isKnown(motor.torqueNm)
+    )
+      return undefined
     const [pull, torque] = [numberOf(physics.lowPullNm), numberOf(motor.torqueNm)]
     return {
       severity: pull !== undefined && torque !== undefined && pull < torque ? 'watch' : 'note',

@@ -50,7 +50,8 @@ export interface Judgement {
 }
 
 /** A remedy is only offered where every value it sets is one the plan may hold. */
-const possible = ({ patch }: Remedy): boolean => patch.every(({ path, value }) => value === undefined || fieldAt(path)?.schema.safeParse(value).success === true)
+const possible = ({ patch }: Remedy): boolean =>
+  patch.every(({ path, value }) => value === undefined || fieldAt(path)?.schema.safeParse(value).success === true)
 
 /** Makes a judgement: where it stands, and the question it asks of the facts. */
 export function judgement(
@@ -63,14 +64,16 @@ export function judgement(
     id,
     judge: (facts) => {
       const verdicts = ask(facts)
-      return (Array.isArray(verdicts) ? verdicts : verdicts ? [verdicts] : []).map(({ about, remedies = [], figures = [], ...verdict }) => ({
-        id: about === undefined ? id : `${id}/${about}`,
-        stage,
-        link,
-        remedies: remedies.filter(possible),
-        figures,
-        ...verdict,
-      }))
+      return (Array.isArray(verdicts) ? verdicts : verdicts ? [verdicts] : []).map(
+        ({ about, remedies = [], figures = [], ...verdict }) => ({
+          id: about === undefined ? id : `${id}/${about}`,
+          stage,
+          link,
+          remedies: remedies.filter(possible),
+          figures,
+          ...verdict,
+        }),
+      )
     },
   }
 }

@@ -3,19 +3,15 @@ import type { Facts } from '../evaluate/facts'
 import type { PositionFacts } from '../evaluate/speedFacts'
 import { loadedSlip } from '../evaluate/motorFacts'
 import { speedAgainst, spindleLimits, type SpindleLimit } from '../evaluate/spindleLimits'
-import { set, type Patch } from '../plan'
+import { set } from '../plan'
 import { amount, hertz, rpm, say } from '../quantities'
 import { wheelSpeed } from '../workholding'
 import { judgement, type Remedy, type Verdict } from './finding'
+import { highestHertz } from './hertzPatch'
 
 /** Belt speeds at which iron pulleys are watched and refused, m/s. */
 const BELT_WATCH = 30
 const BELT_STOP = 33
-
-/** Sets the highest hertz, also where the drive was read to hold another. */
-function highestHertz({ plan }: Facts, hz: number): Patch {
-  return [set('settings.chosen.maximumHz', hz), ...(plan.settings.inDrive.maximumHz === undefined ? [] : [set('settings.inDrive.maximumHz', hz)])]
-}
 
 /** Hertz at which an unloaded spindle reaches a speed on a position. */
 function hertzFor({ motor }: Facts, position: PositionFacts, spindleRpm: number): number | undefined {
@@ -26,7 +22,9 @@ function hertzFor({ motor }: Facts, position: PositionFacts, spindleRpm: number)
 /** Whole hertz at which the spindle stays inside a limit. */
 function hertzWithin(facts: Facts, position: PositionFacts, limit: SpindleLimit): number | undefined {
   const hz = hertzFor(facts, position, limit.rpm)
-  return hz === undefined ? undefined : Math.floor(hz / (limit.marked ? 1 : 1 - loadedSlip(facts.plan, facts.motor)) + 1e-9)
+  return hz === undefined
+    ? undefined
+    : Math.floor(hz / (limit.marked ? 1 : 1 - loadedSlip(facts.plan, facts.motor)) + 1e-9)
 }
 
 /** Positions the plan uses: the main one, those of jobs, or all while none is chosen. */
@@ -36,7 +34,10 @@ function used({ speeds }: Facts): PositionFacts[] {
 }
 
 const fastest = (positions: readonly PositionFacts[]): PositionFacts | undefined =>
-  positions.reduce<PositionFacts | undefined>((best, p) => ((numberOf(p.unloadedTopRpm) ?? -1) > (numberOf(best?.unloadedTopRpm) ?? -1) ? p : best), undefined)
+  positions.reduce<PositionFacts | undefined>(
+    (best, p) => ((numberOf(p.unloadedTopRpm) ?? -1) > (numberOf(best?.unloadedTopRpm) ?? -1) ? p : best),
+    undefined,
+  )
 
 export const speedFindings = [
   judgement('spindle.over-limit', 'speeds', 'spindle', (facts) => {
@@ -55,8 +56,13 @@ export const speedFindings = [
           about: limit.holder?.id ?? `spindle-${i}`,
           title: spindleItself ? say`Faster than the spindle was built for` : say`Too fast for ${limit.what}`,
           says: say`On ${position.name} the spindle reaches ${rpm(top)}${limit.marked ? ' unloaded' : ''}; ${spindleItself ? say`it was built for ${rpm(limit.rpm)}` : limit.marked ? say`${limit.what} is marked ${rpm(limit.rpm)}` : say`${limit.what}${unmarked}`}.`,
-          why: spindleItself ? 'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.' : 'A chuck that is turned too fast lets go of its jaws or the work.',
-          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts, hz) }],
+          why: spindleItself
+            ? 'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.'
+            : 'A chuck that is turned too fast lets go of its jaws or the work.',
+          remedies:
+            hz === undefined
+              ? []
+              : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts.plan, hz) }],
           figures: [`position.${position.position.id}.unloadedTopRpm`],
           path: limit.index === undefined ? 'survey.originalTopRpm' : `survey.holders.${limit.index}.markedRpm`,
         },
@@ -75,7 +81,15 @@ export const speedFindings = [
       const name = holder.name?.trim() || 'The wheel'
       const path = `survey.holders.${index}.markedMPerS`
       const overRpm = holder.markedRpm !== undefined && top > holder.markedRpm
-      const rim = holder.diameterMm === undefined ? undefined : wheelSpeed.run({ diameterMm: holder.diameterMm, speedRpm: top, markedMPerS: holder.markedMPerS, originalSpeedRpm: facts.plan.survey.originalTopRpm })
+      const rim =
+        holder.diameterMm === undefined
+          ? undefined
+          : wheelSpeed.run({
+              diameterMm: holder.diameterMm,
+              speedRpm: top,
+              markedMPerS: holder.markedMPerS,
+              originalSpeedRpm: facts.plan.survey.originalTopRpm,
+            })
       const unmarked = holder.markedMPerS === undefined && holder.markedRpm === undefined
       const badRim = rim?.ok === true && !rim.value.permitted && (holder.markedMPerS !== undefined || unmarked)
       if (!overRpm && !badRim) return []
@@ -92,7 +106,10 @@ export const speedFindings = [
           title: say`${name} would run over its marked speed`,
           says: say`At ${rpm(top)}${rim?.ok === true ? say` its rim runs ${amount('beltSpeed', rim.value.speedMPerS)}` : ''}; ${mark}.`,
           why: 'An over-sped wheel bursts. Nothing but its own marking says how fast it may turn.',
-          remedies: hz === undefined ? [] : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts, hz) }],
+          remedies:
+            hz === undefined
+              ? []
+              : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts.plan, hz) }],
           figures: [`position.${position.position.id}.unloadedTopRpm`],
           path,
         },
@@ -114,7 +131,15 @@ export const speedFindings = [
             title: say`The belt on ${position.name} runs ${over ? 'too fast' : 'near its limit'}`,
             says: say`Belt ${stageIndex + 1} runs ${amount('beltSpeed', v)} at the highest hertz; iron pulleys are watched over ${amount('beltSpeed', BELT_WATCH)} and refused over ${amount('beltSpeed', BELT_STOP)}.`,
             why: 'Grey-iron pulleys burst, and a belt lifts out of its grooves, at speed.',
-            remedies: over && maxHz !== undefined ? [{ label: say`Lower the highest hertz to ${hertz(Math.floor((maxHz * BELT_STOP) / v))}`, patch: highestHertz(facts, Math.floor((maxHz * BELT_STOP) / v)) }] : [],
+            remedies:
+              over && maxHz !== undefined
+                ? [
+                    {
+                      label: say`Lower the highest hertz to ${hertz(Math.floor((maxHz * BELT_STOP) / v))}`,
+                      patch: highestHertz(facts.plan, Math.floor((maxHz * BELT_STOP) / v)),
+                    },
+                  ]
+                : [],
             figures: [speedMPerS.id],
             path: `survey.positions.${position.index}.stages.${stageIndex}.driverMm`,
           },
@@ -130,7 +155,10 @@ export const speedFindings = [
       const below = job.reach === 'below'
       const edge = numberOf(below ? job.on.bottomRpm : job.on.topRpm) ?? 0
       const others = job.reachedOn
-      const use = others.map((p): Remedy => ({ label: say`Use ${p.name} for it`, patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)] }))
+      const use = others.map((p): Remedy => ({
+        label: say`Use ${p.name} for it`,
+        patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)],
+      }))
       const [first] = others
       return [
         {
@@ -138,7 +166,9 @@ export const speedFindings = [
           about: job.job.id,
           title: say`${job.name} at ${rpm(wanted)} is out of reach on ${job.on.name}`,
           says: say`${below ? 'Its slowest is' : 'Its fastest is'} ${rpm(edge)}. ${first ? say`${first.name} gives ${rpm(numberOf(first.bottomRpm) ?? 0)} to ${rpm(numberOf(first.topRpm) ?? 0)}.` : 'No other belt position reaches it.'}`,
-          why: below ? 'Too fast for the work burns the tool, or is not safe to do.' : 'Too slow for the work leaves a poor finish and takes long.',
+          why: below
+            ? 'Too fast for the work burns the tool, or is not safe to do.'
+            : 'Too slow for the work leaves a poor finish and takes long.',
           remedies: [...use.slice(0, 2), ...(below ? [] : raise(facts, job.on, wanted))],
           figures: [`position.${job.on.position.id}.${below ? 'bottomRpm' : 'topRpm'}`, job.wantedRpm.id],
           path: `survey.jobs.${job.index}.speedRpm`,
@@ -175,7 +205,17 @@ export const speedFindings = [
           title: say`Lowest hertz over highest`,
           says: say`Lowest is ${hertz(low)}, highest ${hertz(high)}.`,
           why: 'The drive refuses it, or the knob does nothing.',
-          remedies: [{ label: say`Take both from the plan again`, patch: [set('settings.chosen.minimumHz', undefined), set('settings.chosen.maximumHz', undefined), set('settings.inDrive.minimumHz', undefined), set('settings.inDrive.maximumHz', undefined)] }],
+          remedies: [
+            {
+              label: say`Take both from the plan again`,
+              patch: [
+                set('settings.chosen.minimumHz', undefined),
+                set('settings.chosen.maximumHz', undefined),
+                set('settings.inDrive.minimumHz', undefined),
+                set('settings.inDrive.maximumHz', undefined),
+              ],
+            },
+          ],
           path: 'settings.chosen.minimumHz',
         }
   }),
@@ -183,10 +223,20 @@ export const speedFindings = [
 
 /** Offers the highest hertz a job needs, where motor and drive allow it. */
 function raise(facts: Facts, position: PositionFacts, wantedRpm: number): Remedy[] {
-  const [hz, slip, safe, poles] = [hertzFor(facts, position, wantedRpm), numberOf(facts.motor.slip) ?? 0, numberOf(facts.motor.safeRpm), numberOf(facts.motor.poles)]
+  const [hz, slip, safe, poles] = [
+    hertzFor(facts, position, wantedRpm),
+    numberOf(facts.motor.slip) ?? 0,
+    numberOf(facts.motor.safeRpm),
+    numberOf(facts.motor.poles),
+  ]
   if (hz === undefined || safe === undefined || poles === undefined || poles === 2) return []
   const needed = Math.ceil(hz / (facts.plan.drive.control === 'vector' ? 1 : 1 - slip))
   const top = ((120 * needed) / poles) * (numberOf(position.speedRatio) ?? 0)
-  const allowed = (120 * needed) / poles <= safe && needed <= (facts.plan.drive.maximumHz ?? Infinity) && spindleLimits(facts.plan).every((l) => top <= l.rpm)
-  return allowed && facts.plan.controls.knobTopHz === undefined ? [{ label: say`Raise the highest hertz to ${hertz(needed)}`, patch: highestHertz(facts, needed) }] : []
+  const allowed =
+    (120 * needed) / poles <= safe &&
+    needed <= (facts.plan.drive.maximumHz ?? Infinity) &&
+    spindleLimits(facts.plan).every((l) => top <= l.rpm)
+  return allowed && facts.plan.controls.knobTopHz === undefined
+    ? [{ label: say`Raise the highest hertz to ${hertz(needed)}`, patch: highestHertz(facts.plan, needed) }]
+    : []
 }

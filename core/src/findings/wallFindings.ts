@@ -31,7 +31,11 @@ export const wallFindings = [
   }),
 
   judgement('wall.breaker', 'drive', 'wall', ({ plan, supply, drive, circuit }) => {
-    const [inputA, breakerA, askedA] = [numberOf(drive.inputA), numberOf(supply.breakerA), numberOf(circuit.protectionA)]
+    const [inputA, breakerA, askedA] = [
+      numberOf(drive.inputA),
+      numberOf(supply.breakerA),
+      numberOf(circuit.protectionA),
+    ]
     const manualA = plan.drive.manualProtectionA
     if (breakerA === undefined) return undefined
     if (manualA !== undefined && breakerA > manualA)
@@ -80,7 +84,9 @@ export const wallFindings = [
         about: 'volts',
         title: say`The drive is made for other volts`,
         says: say`The wall gives ${volts(voltageV)}; the drive’s input is made for ${volts(inputVoltageV)}.`,
-        why: over ? 'Too many volts break its capacitors at once.' : 'Too few volts: it trips on under-voltage or gives the motor too little.',
+        why: over
+          ? 'Too many volts break its capacitors at once.'
+          : 'Too few volts: it trips on under-voltage or gives the motor too little.',
         path: 'drive.inputVoltageV',
       })
     }

@@ -11,7 +11,10 @@ export const boostLimit = rule({
     r1Ohm: z.number().gt(0).max(1e5).describe('ohm, stator resistance per phase of the star equivalent'),
     ratedCurrentA: amps('on the plate for the connection used'),
   }),
-  output: z.object({ currentA: gives('A', 'at standstill'), permitted: z.boolean().describe('true up to the rated current') }),
+  output: z.object({
+    currentA: gives('A', 'at standstill'),
+    permitted: z.boolean().describe('true up to the rated current'),
+  }),
   formula: 'I = V_b / (sqrt(3) R1), at most rated',
   source: 'Ohm’s law; at standstill the winding has no other voltage against it',
   example: { boostV: 10, r1Ohm: 1.35, ratedCurrentA: 6 },

@@ -75,5 +75,8 @@ export function pullOut(c: Circuit, voltageV: number, frequencyHz: number): { to
   const source = over(times(stator, magnetising), sum)
   const sourceV = (voltageV / Math.sqrt(3)) * (size(magnetising) / size(sum))
   const reach = Math.hypot(source.re, source.im + c.x2Ohm * rise)
-  return { torqueNm: (3 * sourceV ** 2) / (2 * fieldSpeed(frequencyHz, c.poles) * (source.re + reach)), slip: c.r2Ohm / reach }
+  return {
+    torqueNm: (3 * sourceV ** 2) / (2 * fieldSpeed(frequencyHz, c.poles) * (source.re + reach)),
+    slip: c.r2Ohm / reach,
+  }
 }

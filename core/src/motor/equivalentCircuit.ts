@@ -36,21 +36,42 @@ function powerFactorOf(plate: Plate, slip: number): number | Refusal {
   const { powerW, voltageV, currentA, powerFactor, efficiency } = plate
   const product = powerW / (Math.sqrt(3) * voltageV * currentA)
   const print = (n: number) => n.toFixed(3)
-  if (product > 0.95 || product < 0.3) return refuse('currentA', `contradicts powerW and voltageV: efficiency times cos phi would be ${print(product)}, and a motor has 0.3 to 0.95`)
-  if (powerFactor !== undefined && efficiency !== undefined && Math.abs(powerFactor * efficiency - product) > SAME * product)
-    return refuse('currentA', `contradicts powerFactor and efficiency: the amps give a product of ${print(product)}, those two ${print(powerFactor * efficiency)}`)
+  if (product > 0.95 || product < 0.3)
+    return refuse(
+      'currentA',
+      `contradicts powerW and voltageV: efficiency times cos phi would be ${print(product)}, and a motor has 0.3 to 0.95`,
+    )
+  if (
+    powerFactor !== undefined &&
+    efficiency !== undefined &&
+    Math.abs(powerFactor * efficiency - product) > SAME * product
+  )
+    return refuse(
+      'currentA',
+      `contradicts powerFactor and efficiency: the amps give a product of ${print(product)}, those two ${print(powerFactor * efficiency)}`,
+    )
   const most = 1 - slip
   if (powerFactor !== undefined) {
-    if (product / powerFactor >= most) return refuse('powerFactor', `contradicts currentA and ratedSpeedRpm: it would mean an efficiency of ${print(product / powerFactor)}, and the slip alone allows ${print(most)}`)
+    if (product / powerFactor >= most)
+      return refuse(
+        'powerFactor',
+        `contradicts currentA and ratedSpeedRpm: it would mean an efficiency of ${print(product / powerFactor)}, and the slip alone allows ${print(most)}`,
+      )
     return powerFactor
   }
   if (efficiency !== undefined) {
-    if (efficiency >= most) return refuse('efficiency', `contradicts ratedSpeedRpm: the slip alone allows ${print(most)}`)
-    if (product / efficiency > 0.98) return refuse('efficiency', `contradicts currentA: it would mean a cos phi of ${print(product / efficiency)}`)
+    if (efficiency >= most)
+      return refuse('efficiency', `contradicts ratedSpeedRpm: the slip alone allows ${print(most)}`)
+    if (product / efficiency > 0.98)
+      return refuse('efficiency', `contradicts currentA: it would mean a cos phi of ${print(product / efficiency)}`)
     return product / efficiency
   }
   const least = product / BEST_POWER_FACTOR
-  if (least >= most) return refuse('ratedSpeedRpm', `contradicts currentA: the amps need an efficiency of at least ${print(least)}, and the slip alone allows ${print(most)}`)
+  if (least >= most)
+    return refuse(
+      'ratedSpeedRpm',
+      `contradicts currentA: the amps need an efficiency of at least ${print(least)}, and the slip alone allows ${print(most)}`,
+    )
   return product / Math.min(Math.max(typicalMotorEfficiency(powerW), least), Math.max(least, most * BEST_OF_SLIP))
 }
 
@@ -61,33 +82,72 @@ export const equivalentCircuit = rule({
   input,
   output: z.object({
     circuit: circuitSchema,
-    rotationalLossW: gives('W', 'friction, windage and stray: air-gap torque less this over shaft speed is shaft torque'),
+    rotationalLossW: gives(
+      'W',
+      'friction, windage and stray: air-gap torque less this over shaft speed is shaft torque',
+    ),
     breakdownRatio: gives('ratio', 'pull-out over rated shaft torque of this circuit'),
     residuals: z
-      .object({ torque: z.number(), current: z.number(), breakdown: z.number().optional(), lockedRotorCurrent: z.number().optional() })
+      .object({
+        torque: z.number(),
+        current: z.number(),
+        breakdown: z.number().optional(),
+        lockedRotorCurrent: z.number().optional(),
+      })
       .describe('what the circuit gives over what the plate says, less one'),
   }),
-  formula: 'R1 from the losses left by the slip; for each leakage X1 = X2 the R2 and Xm that meet amps, cos phi and slip exactly; the leakage that meets the pull-out (or starting current), 2.5 where the plate is silent',
-  source: 'IEEE Std 112 (equivalent circuit); X1 = X2, the split of losses and the pull-out where not printed are planning values',
-  example: { powerW: 1500, voltageV: 230, ratedFrequencyHz: 50, poles: 4, ratedSpeedRpm: 1420, currentA: 6, powerFactor: 0.8 },
+  formula:
+    'R1 from the losses left by the slip; for each leakage X1 = X2 the R2 and Xm that meet amps, cos phi and slip exactly; the leakage that meets the pull-out (or starting current), 2.5 where the plate is silent',
+  source:
+    'IEEE Std 112 (equivalent circuit); X1 = X2, the split of losses and the pull-out where not printed are planning values',
+  example: {
+    powerW: 1500,
+    voltageV: 230,
+    ratedFrequencyHz: 50,
+    poles: 4,
+    ratedSpeedRpm: 1420,
+    currentA: 6,
+    powerFactor: 0.8,
+  },
   compute: (plate) => {
     const synchronousRpm = (120 * plate.ratedFrequencyHz) / plate.poles
     const slip = 1 - plate.ratedSpeedRpm / synchronousRpm
-    if (slip <= 0) return refuse('ratedSpeedRpm', `must be under the synchronous ${synchronousRpm} rpm of ${plate.poles} poles at ${plate.ratedFrequencyHz} Hz; at it the slip is not known`)
-    if (slip > 0.25) return refuse('ratedSpeedRpm', `implies a slip of ${(100 * slip).toFixed(1)} % with ${plate.poles} poles; at most 25 % is a running motor`)
+    if (slip <= 0)
+      return refuse(
+        'ratedSpeedRpm',
+        `must be under the synchronous ${synchronousRpm} rpm of ${plate.poles} poles at ${plate.ratedFrequencyHz} Hz; at it the slip is not known`,
+      )
+    if (slip > 0.25)
+      return refuse(
+        'ratedSpeedRpm',
+        `implies a slip of ${(100 * slip).toFixed(1)} % with ${plate.poles} poles; at most 25 % is a running motor`,
+      )
     const powerFactor = powerFactorOf(plate, slip)
     if (powerFactor instanceof Refusal) return powerFactor
     const { powerW, voltageV, ratedFrequencyHz, poles, currentA, breakdownRatio, lockedRotorCurrentRatio } = plate
     const load: PlateLoad = { powerW, voltageV, ratedFrequencyHz, poles, slip, currentA, powerFactor }
-    const aim: Aim = breakdownRatio === undefined && lockedRotorCurrentRatio !== undefined ? { lockedRotorCurrentRatio } : { breakdownRatio: breakdownRatio ?? TYPICAL_BREAKDOWN }
+    const aim: Aim =
+      breakdownRatio === undefined && lockedRotorCurrentRatio !== undefined
+        ? { lockedRotorCurrentRatio }
+        : { breakdownRatio: breakdownRatio ?? TYPICAL_BREAKDOWN }
     const fit = fitCircuit(load, aim)
-    if (!fit) return refuse('ratedSpeedRpm', `contradicts currentA and powerFactor: no circuit draws ${currentA} A at cos phi ${powerFactor.toFixed(3)} and turns at ${plate.ratedSpeedRpm} rpm`)
+    if (!fit)
+      return refuse(
+        'ratedSpeedRpm',
+        `contradicts currentA and powerFactor: no circuit draws ${currentA} A at cos phi ${powerFactor.toFixed(3)} and turns at ${plate.ratedSpeedRpm} rpm`,
+      )
     const point = solveCircuit(fit.circuit, voltageV, ratedFrequencyHz, slip)
     const shaftNm = point.torqueNm - fit.rotationalLossW / (fieldSpeed(ratedFrequencyHz, poles) * (1 - slip))
     const breakdown = breakdownRatio === undefined ? undefined : fit.breakdownRatio / breakdownRatio - 1
     if (breakdown !== undefined && Math.abs(breakdown) > SAME_BREAKDOWN)
-      return refuse('breakdownRatio', `contradicts currentA, powerFactor and ratedSpeedRpm: they allow ${fit.breakdownRatio.toFixed(2)} at the nearest`)
-    const starting = lockedRotorCurrentRatio === undefined ? undefined : solveCircuit(fit.circuit, voltageV, ratedFrequencyHz, 1).currentA / currentA / lockedRotorCurrentRatio - 1
+      return refuse(
+        'breakdownRatio',
+        `contradicts currentA, powerFactor and ratedSpeedRpm: they allow ${fit.breakdownRatio.toFixed(2)} at the nearest`,
+      )
+    const starting =
+      lockedRotorCurrentRatio === undefined
+        ? undefined
+        : solveCircuit(fit.circuit, voltageV, ratedFrequencyHz, 1).currentA / currentA / lockedRotorCurrentRatio - 1
     return {
       circuit: fit.circuit,
       rotationalLossW: fit.rotationalLossW,

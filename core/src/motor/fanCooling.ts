@@ -7,9 +7,12 @@ import { shaftFanCurve } from '../data/shaftFanCurve'
 export const fanCooling = rule({
   id: 'motor.fan-cooling',
   title: 'Continuous torque at low hertz on the shaft fan',
-  input: z.strictObject({ frequencyFraction: z.number().min(0).max(1).describe('frequency over base frequency, 0 to 1') }),
+  input: z.strictObject({
+    frequencyFraction: z.number().min(0).max(1).describe('frequency over base frequency, 0 to 1'),
+  }),
   output: z.object({ torqueFraction: gives('share', 'of rated torque, continuous') }),
-  formula: 'straight lines between f/fb 0.1: 0.50, 0.2: 0.65, 0.3: 0.75, 0.5: 0.87, 0.75: 0.95, 1: 1.0; under 0.1 not known, refused',
+  formula:
+    'straight lines between f/fb 0.1: 0.50, 0.2: 0.65, 0.3: 0.75, 0.5: 0.87, 0.75: 0.95, 1: 1.0; under 0.1 not known, refused',
   source: shaftFanCurve.source,
   example: { frequencyFraction: 0.2 },
   compute: ({ frequencyFraction }) => {
@@ -24,4 +27,8 @@ export const fanCooling = rule({
   },
 })
 
-const refuseBelow = () => refuse('frequencyFraction', 'must be from 0.1 to 1: under a tenth of base frequency the shaft fan moves too little air to plan on')
+const refuseBelow = () =>
+  refuse(
+    'frequencyFraction',
+    'must be from 0.1 to 1: under a tenth of base frequency the shaft fan moves too little air to plan on',
+  )

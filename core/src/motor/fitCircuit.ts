@@ -23,12 +23,21 @@ export interface Fit {
 }
 
 /** The losses at full load, split; undefined where the plate leaves none for the stator. */
-function splitLosses({ powerW, voltageV, currentA, powerFactor, slip }: PlateLoad): { r1Ohm: number; rotationalLossW: number } | undefined {
+function splitLosses({
+  powerW,
+  voltageV,
+  currentA,
+  powerFactor,
+  slip,
+}: PlateLoad): { r1Ohm: number; rotationalLossW: number } | undefined {
   const inputW = Math.sqrt(3) * voltageV * currentA * powerFactor
   // Stator copper and friction together, once the rotor has had its share: 3 I^2 R1 + P_rot/(1 - s).
   const rest = inputW - powerW / (1 - slip)
   if (rest <= 0) return undefined
-  return { r1Ohm: ((1 - ROTATIONAL_SHARE) * rest) / (3 * currentA ** 2), rotationalLossW: ROTATIONAL_SHARE * rest * (1 - slip) }
+  return {
+    r1Ohm: ((1 - ROTATIONAL_SHARE) * rest) / (3 * currentA ** 2),
+    rotationalLossW: ROTATIONAL_SHARE * rest * (1 - slip),
+  }
 }
 
 /**
@@ -52,7 +61,8 @@ function circuitWith(x: number, plate: PlateLoad, r1Ohm: number): Circuit | unde
   return { r1Ohm, x1Ohm: x, r2Ohm: rotor * slip, x2Ohm: x, xmOhm: 1 / left, ratedFrequencyHz, poles }
 }
 
-export const ratedTorqueNm = ({ powerW, ratedFrequencyHz, poles, slip }: PlateLoad): number => powerW / (fieldSpeed(ratedFrequencyHz, poles) * (1 - slip))
+export const ratedTorqueNm = ({ powerW, ratedFrequencyHz, poles, slip }: PlateLoad): number =>
+  powerW / (fieldSpeed(ratedFrequencyHz, poles) * (1 - slip))
 
 /** What is aimed at with the one freedom the plate leaves, the leakage. */
 export type Aim = { breakdownRatio: number } | { lockedRotorCurrentRatio: number }
@@ -78,7 +88,10 @@ export function fitCircuit(plate: PlateLoad, aim: Aim): Fit | undefined {
   const torque = ratedTorqueNm(plate)
   const breakdown = (c: Circuit) => pullOut(c, plate.voltageV, plate.ratedFrequencyHz).torqueNm / torque
   const miss = (c: Circuit): number =>
-    'breakdownRatio' in aim ? breakdown(c) - aim.breakdownRatio : solveCircuit(c, plate.voltageV, plate.ratedFrequencyHz, 1).currentA / plate.currentA - aim.lockedRotorCurrentRatio
+    'breakdownRatio' in aim
+      ? breakdown(c) - aim.breakdownRatio
+      : solveCircuit(c, plate.voltageV, plate.ratedFrequencyHz, 1).currentA / plate.currentA -
+        aim.lockedRotorCurrentRatio
   const most = (plate.voltageV / (Math.sqrt(3) * plate.currentA)) * Math.sqrt(1 - plate.powerFactor ** 2)
   const at = (share: number) => circuitWith(share * most, plate, r1Ohm)
   const nearest = (shares: readonly number[], to: Candidate | undefined): Candidate | undefined =>
@@ -88,9 +101,13 @@ export function fitCircuit(plate: PlateLoad, aim: Aim): Fit | undefined {
       const off = Math.abs(miss(circuit))
       return best && best.off <= off ? best : { circuit, off, share }
     }, to)
-  let best = nearest(Array.from({ length: STEPS }, (_, i) => i / STEPS), undefined)
+  let best = nearest(
+    Array.from({ length: STEPS }, (_, i) => i / STEPS),
+    undefined,
+  )
   // From the nearest step, ever smaller steps to either side while they come nearer.
-  for (let step = 1 / STEPS; best && step > FINEST; step /= 2) best = nearest([best.share - step, best.share + step], best)
+  for (let step = 1 / STEPS; best && step > FINEST; step /= 2)
+    best = nearest([best.share - step, best.share + step], best)
   if (!best) return undefined
   return { circuit: best.circuit, rotationalLossW, breakdownRatio: breakdown(best.circuit) }
 }

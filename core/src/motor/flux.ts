@@ -14,7 +14,8 @@ export const flux = rule({
   }),
   output: z.object({ fluxFraction: gives('share', 'flux as a share of rated flux') }),
   formula: 'k = (V_set / f_base) / (V_plate / f_plate); pull-out torque goes as k squared',
-  source: 'Induced voltage is proportional to flux times frequency; limits 1.10 and 0.90 are planning values after IEC 60034-1 zone B',
+  source:
+    'Induced voltage is proportional to flux times frequency; limits 1.10 and 0.90 are planning values after IEC 60034-1 zone B',
   example: { setVoltageV: 230, baseFrequencyHz: 50, plateVoltageV: 400, plateFrequencyHz: 50 },
   compute: ({ setVoltageV, baseFrequencyHz, plateVoltageV, plateFrequencyHz }) => ({
     fluxFraction: setVoltageV / baseFrequencyHz / (plateVoltageV / plateFrequencyHz),

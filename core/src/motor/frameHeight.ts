@@ -7,7 +7,10 @@
  * Source: IEC 60072-1; NEMA MG 1 Part 4 (frame designations).
  */
 export function frameHeightMm(frame: string): number | undefined {
-  const name = frame.trim().toUpperCase().replace(/^(IEC|NEMA|FRAME)\s*/, '')
+  const name = frame
+    .trim()
+    .toUpperCase()
+    .replace(/^(IEC|NEMA|FRAME)\s*/, '')
   const found = /^(\d{2,3})\s*([A-Z]*)/.exec(name)
   if (!found) return undefined
   const digits = found[1] ?? ''
@@ -24,4 +27,5 @@ const nemaTwoDigits = new Set([42, 48, 56, 66])
 const nemaThreeDigits = /^(14[35]|18[24]|21[35]|25[46]|28[46]|32[46]|36[45]|40[45]|44[45])$/
 
 /** 56 is a frame in both families: followed by nothing, S, M or L it is IEC; otherwise, and alone in NEMA use, 56 C, H, J, Y, Z. */
-const isIec = (height: number, letters: string): boolean => iecHeights.has(height) && (height !== 56 || /^(|S|M|L)$/.test(letters))
+const isIec = (height: number, letters: string): boolean =>
+  iecHeights.has(height) && (height !== 56 || /^(|S|M|L)$/.test(letters))

@@ -10,12 +10,17 @@ const ROUNDING = 1e-9
 export const polesFromNameplate = rule({
   id: 'motor.poles-from-nameplate',
   title: 'Poles, synchronous speed and slip from the plate',
-  input: z.strictObject({ ratedSpeedRpm: rpm('full-load speed on the plate'), ratedFrequencyHz: hertz('frequency on the plate') }),
+  input: z.strictObject({
+    ratedSpeedRpm: rpm('full-load speed on the plate'),
+    ratedFrequencyHz: hertz('frequency on the plate'),
+  }),
   output: z.object({
     poles: z.number().int().describe('number of poles'),
     synchronousRpm: gives('rpm', 'speed of the rotating field'),
     slip: gives('0 to 1', 'share of synchronous speed lost at full load'),
-    slipUnknown: z.boolean().describe('true where the plate prints synchronous speed, so that the slip cannot be known'),
+    slipUnknown: z
+      .boolean()
+      .describe('true where the plate prints synchronous speed, so that the slip cannot be known'),
   }),
   formula: 'pole pairs = floor(60 f / n);  n_s = 60 f / pole pairs;  s = (n_s - n) / n_s',
   source: 'IEC 60034-1 (definitions of synchronous speed and slip)',
@@ -23,11 +28,18 @@ export const polesFromNameplate = rule({
   compute: ({ ratedSpeedRpm, ratedFrequencyHz }) => {
     const fastest = 60 * ratedFrequencyHz
     const polePairs = Math.floor(fastest / ratedSpeedRpm + ROUNDING)
-    if (polePairs < 1) return refuse('ratedSpeedRpm', `must be at most ${fastest} rpm, the two-pole synchronous speed at ${ratedFrequencyHz} Hz`)
+    if (polePairs < 1)
+      return refuse(
+        'ratedSpeedRpm',
+        `must be at most ${fastest} rpm, the two-pole synchronous speed at ${ratedFrequencyHz} Hz`,
+      )
     const synchronousRpm = fastest / polePairs
     const slip = Math.max(0, (synchronousRpm - ratedSpeedRpm) / synchronousRpm)
     if (slip > MOST_SLIP)
-      return refuse('ratedSpeedRpm', `implies a slip of ${(100 * slip).toFixed(1)} %; at most 25 % is a running induction motor (from ${(synchronousRpm * (1 - MOST_SLIP)).toFixed(0)} to ${synchronousRpm} rpm for ${2 * polePairs} poles)`)
+      return refuse(
+        'ratedSpeedRpm',
+        `implies a slip of ${(100 * slip).toFixed(1)} %; at most 25 % is a running induction motor (from ${(synchronousRpm * (1 - MOST_SLIP)).toFixed(0)} to ${synchronousRpm} rpm for ${2 * polePairs} poles)`,
+      )
     return { poles: 2 * polePairs, synchronousRpm, slip, slipUnknown: slip === 0 }
   },
 })

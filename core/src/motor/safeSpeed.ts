@@ -15,9 +15,12 @@ export const safeSpeed = rule({
   }),
   output: z.object({
     maximumRpm: gives('rpm', 'never to be exceeded at the motor shaft'),
-    basis: z.enum(['given', 'typical']).describe('given: from the plate; typical: planning value for the frame and poles'),
+    basis: z
+      .enum(['given', 'typical'])
+      .describe('given: from the plate; typical: planning value for the frame and poles'),
   }),
-  formula: 'the plate maximum; else the table by frame and poles, never under the rated speed; outside the table, the rated speed',
+  formula:
+    'the plate maximum; else the table by frame and poles, never under the rated speed; outside the table, the rated speed',
   source: safeOperatingSpeeds.source,
   example: { poles: 4, frameMm: 90, ratedSpeedRpm: 1420 },
   compute: ({ poles, frameMm, plateMaximumRpm, ratedSpeedRpm }) => {

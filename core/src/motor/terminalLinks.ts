@@ -10,8 +10,13 @@ export const terminalLinks = rule({
   title: 'Links in the terminal box',
   input: z.strictObject({
     leads: z.enum(['6', '9-star', '9-delta', '12']).describe('leads that come out, and how nine are wound'),
-    connection: z.enum(['star', 'delta', 'low', 'high', 'low-star', 'low-delta', 'high-star', 'high-delta']).describe('six: star, delta; nine: low, high; twelve: low-star, low-delta, high-star, high-delta'),
-    names: z.enum(['iec', 'nema']).optional().describe('family of names; IEC for six leads, NEMA for nine and twelve unless given'),
+    connection: z
+      .enum(['star', 'delta', 'low', 'high', 'low-star', 'low-delta', 'high-star', 'high-delta'])
+      .describe('six: star, delta; nine: low, high; twelve: low-star, low-delta, high-star, high-delta'),
+    names: z
+      .enum(['iec', 'nema'])
+      .optional()
+      .describe('family of names; IEC for six leads, NEMA for nine and twelve unless given'),
   }),
   output: z.object({
     links: z.array(z.array(lead)).describe('groups of leads tied together'),

@@ -22,18 +22,27 @@ export const torqueCapability = rule({
     inverterDutyRatio: z.number().min(1).max(5000).optional().describe('the 10 of a 10:1 constant-torque plate'),
   }),
   output: z.object({
-    continuousNm: gives('N m', 'all day; absent under a tenth of base on the shaft fan, where it is not known').optional(),
+    continuousNm: gives(
+      'N m',
+      'all day; absent under a tenth of base on the shaft fan, where it is not known',
+    ).optional(),
     peakNm: gives('N m', 'for moments, at the edge of pull-out'),
   }),
-  formula: 'to base: peak b Tr; continuous Tr with a blower (0.7 Tr at standstill), by the shaft-fan curve, or Tr down to fb/ratio where the plate says so;  above base: continuous Tr min(fb/f, b (fb/f)^2/1.3), peak b Tr (fb/f)^2; they cross at fb b/1.3',
+  formula:
+    'to base: peak b Tr; continuous Tr with a blower (0.7 Tr at standstill), by the shaft-fan curve, or Tr down to fb/ratio where the plate says so;  above base: continuous Tr min(fb/f, b (fb/f)^2/1.3), peak b Tr (fb/f)^2; they cross at fb b/1.3',
   source: `${shaftFanCurve.source}; margin 1.3 to pull-out is a planning value`,
   example: { frequencyHz: 25, ratedFrequencyHz: 50, ratedTorqueNm: 10.087, breakdownRatio: 2.4, cooling: 'shaft-fan' },
   compute: ({ frequencyHz, ratedFrequencyHz, ratedTorqueNm, breakdownRatio, cooling, inverterDutyRatio }) => {
     const share = frequencyHz / ratedFrequencyHz
-    if (share > 1) return { continuousNm: ratedTorqueNm * Math.min(1 / share, breakdownRatio / share ** 2 / MARGIN), peakNm: (breakdownRatio * ratedTorqueNm) / share ** 2 }
+    if (share > 1)
+      return {
+        continuousNm: ratedTorqueNm * Math.min(1 / share, breakdownRatio / share ** 2 / MARGIN),
+        peakNm: (breakdownRatio * ratedTorqueNm) / share ** 2,
+      }
     const peakNm = breakdownRatio * ratedTorqueNm
     if (cooling === 'blower') return { continuousNm: ratedTorqueNm * (frequencyHz === 0 ? STANDSTILL : 1), peakNm }
-    if (inverterDutyRatio !== undefined && share >= 1 / inverterDutyRatio) return { continuousNm: ratedTorqueNm, peakNm }
+    if (inverterDutyRatio !== undefined && share >= 1 / inverterDutyRatio)
+      return { continuousNm: ratedTorqueNm, peakNm }
     const cooled = fanCooling.run({ frequencyFraction: share })
     return cooled.ok ? { continuousNm: ratedTorqueNm * cooled.value.torqueFraction, peakNm } : { peakNm }
   },

@@ -13,9 +13,16 @@ export interface Difference {
 const NOTHING = 'not known'
 
 /** Everything that differs from `before` to `after`, readable, in the plan's order. */
-export const planDifference = (before: Plan, after: Plan, system: UnitSystem = 'metric'): Difference[] => compare(before, after, '', [], system)
+export const planDifference = (before: Plan, after: Plan, system: UnitSystem = 'metric'): Difference[] =>
+  compare(before, after, '', [], system)
 
-function compare(before: unknown, after: unknown, path: PlanPath, trail: readonly string[], system: UnitSystem): Difference[] {
+function compare(
+  before: unknown,
+  after: unknown,
+  path: PlanPath,
+  trail: readonly string[],
+  system: UnitSystem,
+): Difference[] {
   if (Object.is(before, after)) return []
   if (!isBranch(before) && !isBranch(after)) {
     const shown = [printValue(path, before, system), printValue(path, after, system)]
@@ -36,7 +43,15 @@ function compare(before: unknown, after: unknown, path: PlanPath, trail: readonl
 const isBranch = (value: unknown): value is object => typeof value === 'object' && value !== null
 
 const sections: Record<string, string> = {
-  survey: 'Survey', supply: 'Wall', motor: 'Motor', drive: 'Drive', controls: 'Controls', settings: 'Settings', overrides: 'Planning values', chosen: 'chosen', inDrive: 'in the drive',
+  survey: 'Survey',
+  supply: 'Wall',
+  motor: 'Motor',
+  drive: 'Drive',
+  controls: 'Controls',
+  settings: 'Settings',
+  overrides: 'Planning values',
+  chosen: 'chosen',
+  inDrive: 'in the drive',
 }
 
 /** A list item is called by its name; a section by its stage; a field by its label. */
@@ -53,7 +68,8 @@ function printValue(path: PlanPath, value: unknown, system: UnitSystem): string 
   const field = fieldAt(path)
   if (value === undefined) return NOTHING
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  if (typeof value === 'number') return field?.dimension ? printQuantity({ value, dimension: field.dimension }, system) : String(value)
+  if (typeof value === 'number')
+    return field?.dimension ? printQuantity({ value, dimension: field.dimension }, system) : String(value)
   if (typeof value === 'string') return field?.options?.[value] ?? value
   return JSON.stringify(value)
 }

@@ -20,7 +20,13 @@ export const quantity = (dimension: Dimension, label: string, min: number, max: 
   z.number().min(min).max(max).optional().meta(meta({ label, dimension, help }))
 
 export const count = (label: string, min: number, max: number, help?: string) =>
-  z.number().int().min(min).max(max).optional().meta(meta({ label, dimension: 'number', help }))
+  z
+    .number()
+    .int()
+    .min(min)
+    .max(max)
+    .optional()
+    .meta(meta({ label, dimension: 'number', help }))
 
 export const choice = <const O extends Readonly<Record<string, string>>>(label: string, options: O, help?: string) =>
   z
@@ -30,7 +36,8 @@ export const choice = <const O extends Readonly<Record<string, string>>>(label: 
 
 export const yesNo = (label: string, help?: string) => z.boolean().optional().meta(meta({ label, help }))
 
-export const words = (label: string, longest = 120, help?: string) => z.string().max(longest).optional().meta(meta({ label, help }))
+export const words = (label: string, longest = 120, help?: string) =>
+  z.string().max(longest).optional().meta(meta({ label, help }))
 
 const meta = (m: { [K in keyof FieldMeta]: FieldMeta[K] | undefined }): FieldMeta & Record<string, unknown> => {
   const kept: FieldMeta = { label: m.label ?? '' }

@@ -45,7 +45,8 @@ function describe(path: PlanPath): PlanField | undefined {
   return field
 }
 
-const unwrap = (schema: z.core.$ZodType): z.core.$ZodType => (schema instanceof z.ZodOptional ? unwrap(schema.unwrap()) : schema)
+const unwrap = (schema: z.core.$ZodType): z.core.$ZodType =>
+  schema instanceof z.ZodOptional ? unwrap(schema.unwrap()) : schema
 
 function stepInto(schema: z.core.$ZodType | undefined, step: string): z.core.$ZodType | undefined {
   if (!schema) return undefined

@@ -13,17 +13,33 @@ export const layings = { surface: 'On the surface', conduit: 'In conduit or trun
 /** The circuit at the wall. */
 export const supplySchema = z.strictObject({
   calledAs: words('What the wall is called', 60),
-  voltageV: quantity('voltage', 'Volts', 90, 725, 'What the socket gives: 120, 230, 400 ... or words such as "two hot legs"'),
-  phases: z.union([z.literal(1), z.literal(3)]).optional().meta({ label: 'Phases', dimension: 'number' }),
+  voltageV: quantity(
+    'voltage',
+    'Volts',
+    90,
+    725,
+    'What the socket gives: 120, 230, 400 ... or words such as "two hot legs"',
+  ),
+  phases: z
+    .union([z.literal(1), z.literal(3)])
+    .optional()
+    .meta({ label: 'Phases', dimension: 'number' }),
   topology: choice('Live conductors', topologies),
   frequencyHz: quantity('frequency', 'Mains hertz', 40, 70, '50 or 60'),
   breakerA: quantity('current', 'Breaker', 1, 250, 'The number on the breaker or fuse'),
-  region: choice('Rules of the land', regions, 'Whose ratings and cable tables; taken from the mains hertz until you say'),
+  region: choice(
+    'Rules of the land',
+    regions,
+    'Whose ratings and cable tables; taken from the mains hertz until you say',
+  ),
   cableM: quantity('distance', 'Cable, panel to drive', 0.5, 500, 'One way'),
   cableMm2: quantity('area', 'Cable that is there', 0.5, 95, 'Of each live conductor: “2.5 mm²”, “12 AWG”'),
   laying: choice('How it is laid', layings),
   ambientC: quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know'),
-  isolatorInReach: yesNo('Isolator within reach of the machine', 'A switch or plug you can reach and see while standing at the work'),
+  isolatorInReach: yesNo(
+    'Isolator within reach of the machine',
+    'A switch or plug you can reach and see while standing at the work',
+  ),
 })
 
 export const motorKinds = {
@@ -54,7 +70,11 @@ export const connections = {
 
 export type Connection = keyof typeof connections
 
-export const coolings = { 'shaft-fan': 'Fan on the shaft', blower: 'Blower of its own', 'liquid-or-none': 'Liquid, or no fan' } as const
+export const coolings = {
+  'shaft-fan': 'Fan on the shaft',
+  blower: 'Blower of its own',
+  'liquid-or-none': 'Liquid, or no fan',
+} as const
 
 export const insulationClasses = { A: 'A', E: 'E', B: 'B', F: 'F', H: 'H' } as const
 
@@ -77,7 +97,13 @@ export const motorSchema = z.strictObject({
   insulationClass: choice('Insulation class', insulationClasses),
   breakdownRatio: quantity('number', 'Pull-out over rated torque', 1.1, 6, 'Ma/Mn or BDT, from the data sheet'),
   maximumRpm: quantity('speed', 'Highest speed on the plate', 50, 120_000, 'Only where the plate prints one'),
-  inverterDutyRatio: quantity('number', 'Constant-torque range', 1, 2000, 'The 10 of "10:1 CT", where the plate says so'),
+  inverterDutyRatio: quantity(
+    'number',
+    'Constant-torque range',
+    1,
+    2000,
+    'The 10 of "10:1 CT", where the plate says so',
+  ),
   cooling: choice('Cooling', coolings),
   leads: choice('Leads in the box', leadCounts),
   connection: choice('Links as they are', connections),
@@ -103,7 +129,10 @@ export const driveSchema = z.strictObject({
   resistorFitted: yesNo('A brake resistor is fitted'),
   control: choice('Motor control', driveModes),
   maximumHz: quantity('frequency', 'Highest hertz it can give', 50, 1500),
-  lineStartLockout: yesNo('Has line-start lockout', 'After a power cut it waits for the run switch to be opened and closed'),
+  lineStartLockout: yesNo(
+    'Has line-start lockout',
+    'After a power cut it waits for the run switch to be opened and closed',
+  ),
 })
 
 export const runControls = {
@@ -129,7 +158,13 @@ export const emergencyStops = {
   contactor: 'Supply contactor',
 } as const
 
-export const references = { knob: 'Speed knob', keypad: 'Keypad arrows', analogue: '0-10 V from a controller', serial: 'Serial bus', presets: 'Fixed speeds' } as const
+export const references = {
+  knob: 'Speed knob',
+  keypad: 'Keypad arrows',
+  analogue: '0-10 V from a controller',
+  serial: 'Serial bus',
+  presets: 'Fixed speeds',
+} as const
 export const knobModes = { scaled: 'Lowest to highest', clamped: 'Zero to highest' } as const
 
 /** How it is run, stopped and given its speed. */
@@ -137,11 +172,20 @@ export const controlsSchema = z.strictObject({
   runBy: choice('Run by', runControls),
   stopBy: choice('Stopped by', stopMeans),
   emergencyStop: choice('Emergency stop', emergencyStops),
-  resetStarts: yesNo('Pulling the mushroom out starts it', 'Try it with the belt off: resetting must not start anything'),
+  resetStarts: yesNo(
+    'Pulling the mushroom out starts it',
+    'Try it with the belt off: resetting must not start anything',
+  ),
   runLamp: yesNo('Lamp that shows RUN'),
   reference: choice('Speed from', references),
   knobMode: choice('Knob reads as', knobModes),
-  knobTopHz: quantity('frequency', 'Hertz at the top of the knob', 1, 1500, 'Where it was measured to end below the highest hertz'),
+  knobTopHz: quantity(
+    'frequency',
+    'Hertz at the top of the knob',
+    1,
+    1500,
+    'Where it was measured to end below the highest hertz',
+  ),
   reverseWanted: yesNo('Runs in reverse too'),
   reverseLocked: yesNo('Chuck is locked against unscrewing', 'A clamp or key that was made for reverse'),
 })

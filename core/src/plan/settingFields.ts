@@ -3,9 +3,19 @@ import { choice, quantity } from './field'
 
 export const stopModes = { coast: 'Coast', ramp: 'Ramp down', 'dc-brake': 'DC injection' } as const
 export const commandSources = { terminals: 'Terminals', keypad: 'Keypad', serial: 'Serial bus' } as const
-export const referenceSources = { 'analogue-input': 'Knob or 0-10 V input', keypad: 'Keypad', serial: 'Serial bus', presets: 'Fixed speeds' } as const
+export const referenceSources = {
+  'analogue-input': 'Knob or 0-10 V input',
+  keypad: 'Keypad',
+  serial: 'Serial bus',
+  presets: 'Fixed speeds',
+} as const
 export const restartModes = { 'wait-for-run': 'Wait for a new RUN', 'runs-again': 'Run again by itself' } as const
-export const startSpeeds = { lowest: 'From the lowest', knob: 'Where the knob stands', last: 'Last speed', fixed: 'A fixed speed' } as const
+export const startSpeeds = {
+  lowest: 'From the lowest',
+  knob: 'Where the knob stands',
+  last: 'Last speed',
+  fixed: 'A fixed speed',
+} as const
 
 /** Settings of any drive under neutral names, each optional; used for what a drive was found to hold and what is chosen otherwise. */
 export const settingFields = {

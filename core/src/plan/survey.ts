@@ -55,7 +55,15 @@ export const positionSchema = z.strictObject({
   stages: z.array(stageSchema).max(8).meta({ label: 'Stages' }),
 })
 
-export const jobKinds = { turning: 'Turning', drilling: 'Drilling', milling: 'Milling', grinding: 'Grinding', threading: 'Threading', sawing: 'Sawing', other: 'Other' } as const
+export const jobKinds = {
+  turning: 'Turning',
+  drilling: 'Drilling',
+  milling: 'Milling',
+  grinding: 'Grinding',
+  threading: 'Threading',
+  sawing: 'Sawing',
+  other: 'Other',
+} as const
 
 /** A piece of work and the speed it wants: given, or from surface speed and diameter. */
 export const jobSchema = z.strictObject({
@@ -68,7 +76,13 @@ export const jobSchema = z.strictObject({
   positionId: id.optional().meta({ label: 'Belt position for it' }),
 })
 
-export const holderKinds = { chuck: 'Chuck', faceplate: 'Faceplate', collet: 'Collet', wheel: 'Grinding wheel', cutter: 'Cutter or saw blade' } as const
+export const holderKinds = {
+  chuck: 'Chuck',
+  faceplate: 'Faceplate',
+  collet: 'Collet',
+  wheel: 'Grinding wheel',
+  cutter: 'Cutter or saw blade',
+} as const
 
 /** What spins at the spindle and has its own limit. */
 export const holderSchema = z.strictObject({
@@ -76,7 +90,13 @@ export const holderSchema = z.strictObject({
   name: words('What spins', 60),
   kind: choice('Kind', holderKinds),
   diameterMm: quantity('length', 'Outside diameter', 1, 3000),
-  widthMm: quantity('length', 'Width', 1, 1000, 'Along the spindle; with the diameter it gives the inertia of a steel disc'),
+  widthMm: quantity(
+    'length',
+    'Width',
+    1,
+    1000,
+    'Along the spindle; with the diameter it gives the inertia of a steel disc',
+  ),
   markedRpm: quantity('speed', 'Marked highest speed', 1, 200_000, 'Only what is stamped or printed on it'),
   markedMPerS: quantity('beltSpeed', 'Marked rim speed', 1, 250, 'Wheels: the m/s or ft/min on the label'),
 })
@@ -85,13 +105,34 @@ export const holderSchema = z.strictObject({
 export const surveySchema = z.strictObject({
   machineKind: choice('Machine', machineKinds),
   spindleNose: choice('Spindle nose', spindleNoses),
-  originalTopRpm: quantity('speed', 'Original top spindle speed', 1, 60_000, 'As built; the ceiling for anything unmarked'),
+  originalTopRpm: quantity(
+    'speed',
+    'Original top spindle speed',
+    1,
+    60_000,
+    'As built; the ceiling for anything unmarked',
+  ),
   positions: z.array(positionSchema).max(24).meta({ label: 'Belt positions' }),
   mainPositionId: id.optional().meta({ label: 'Position used most' }),
   jobs: z.array(jobSchema).max(60).meta({ label: 'Jobs' }),
   holders: z.array(holderSchema).max(30).meta({ label: 'What spins' }),
-  coastS: quantity('time', 'Coasts from full speed in', 0.5, 3600, 'Timed with no braking on the position used most; it tells the friction'),
-  seatTorqueNm: quantity('torque', 'Torque that loosens the seated chuck', 0.5, 2000, 'Measured with a bar and a spring balance, never guessed'),
-  hazards: z.array(z.enum(Object.keys(hazards) as [Hazard, ...Hazard[]])).max(6).meta({ label: 'What reaches the machine', options: hazards }),
+  coastS: quantity(
+    'time',
+    'Coasts from full speed in',
+    0.5,
+    3600,
+    'Timed with no braking on the position used most; it tells the friction',
+  ),
+  seatTorqueNm: quantity(
+    'torque',
+    'Torque that loosens the seated chuck',
+    0.5,
+    2000,
+    'Measured with a bar and a spring balance, never guessed',
+  ),
+  hazards: z
+    .array(z.enum(Object.keys(hazards) as [Hazard, ...Hazard[]]))
+    .max(6)
+    .meta({ label: 'What reaches the machine', options: hazards }),
   notes: words('Notes', 2000),
 })

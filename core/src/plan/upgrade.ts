@@ -8,16 +8,25 @@ export type UpgradeStep = (document: Record<string, unknown>) => Record<string, 
 /** Steps by the version they start from. Version 1 is the first, so there are none yet. */
 const steps: Readonly<Record<number, UpgradeStep>> = {}
 
-const failed = (field: string, message: string): { ok: false; faults: Fault[] } => ({ ok: false, faults: [{ field, message }] })
+const failed = (field: string, message: string): { ok: false; faults: Fault[] } => ({
+  ok: false,
+  faults: [{ field, message }],
+})
 
 /** Brings a document up to `current`, one version at a time; says so when it is newer or has no version. */
-export function upgrade(document: unknown, by: Readonly<Record<number, UpgradeStep>> = steps, current = PLAN_VERSION): Outcome<Record<string, unknown>> {
-  if (typeof document !== 'object' || document === null || Array.isArray(document)) return failed('', 'a plan must be an object')
+export function upgrade(
+  document: unknown,
+  by: Readonly<Record<number, UpgradeStep>> = steps,
+  current = PLAN_VERSION,
+): Outcome<Record<string, unknown>> {
+  if (typeof document !== 'object' || document === null || Array.isArray(document))
+    return failed('', 'a plan must be an object')
   let at = document as Record<string, unknown>
   const version = at['schemaVersion']
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return failed('schemaVersion', `is missing or not a version; this release writes ${current}`)
-  if (version > current) return failed('schemaVersion', `is ${version}, made by a newer release; this one reads up to ${current}`)
+  if (version > current)
+    return failed('schemaVersion', `is ${version}, made by a newer release; this one reads up to ${current}`)
   for (let v = version; v < current; v += 1) {
     const step = by[v]
     if (!step) return failed('schemaVersion', `${v} can no longer be read`)

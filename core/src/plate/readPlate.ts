@@ -20,7 +20,15 @@ export interface PlateReading {
   missing: PlanPath[]
 }
 
-const needed: readonly PlanPath[] = ['motor.kind', 'motor.powerW', 'motor.lowVoltageV', 'motor.lowVoltageA', 'motor.ratedFrequencyHz', 'motor.ratedSpeedRpm', 'motor.frame']
+const needed: readonly PlanPath[] = [
+  'motor.kind',
+  'motor.powerW',
+  'motor.lowVoltageV',
+  'motor.lowVoltageA',
+  'motor.ratedFrequencyHz',
+  'motor.ratedSpeedRpm',
+  'motor.frame',
+]
 
 const shown = ({ path, value }: PlateValue): string => {
   const field = fieldAt(path)
@@ -68,8 +76,13 @@ export function readPlate(text: string, plan: Plan): PlateReading {
     .map(readLine)
   const found = new Map<PlanPath, number | string>()
   for (const { values } of lines)
-    for (const { path, value } of values) if (!found.has(path) || (path === 'motor.kind' && found.get(path) === 'three-phase')) found.set(path, value)
+    for (const { path, value } of values)
+      if (!found.has(path) || (path === 'motor.kind' && found.get(path) === 'three-phase')) found.set(path, value)
   const patch = [...found].map(([path, value]) => set(path, value))
   const missing = needed.filter((path) => !found.has(path) && valueAt(plan, path) === undefined)
-  return { lines: lines.map(({ text: t, understood, rest, notes }) => ({ text: t, understood, rest, notes })), patch, missing }
+  return {
+    lines: lines.map(({ text: t, understood, rest, notes }) => ({ text: t, understood, rest, notes })),
+    patch,
+    missing,
+  }
 }

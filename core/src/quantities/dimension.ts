@@ -51,7 +51,11 @@ const ftPerMin = unit('ft/min', M_PER_FOOT, ['fpm', 'sfm', 'sfpm'])
 export const dimensions = {
   power: {
     called: 'a power',
-    units: [unit('W', 1, ['watt', 'watts']), unit('kW', 1000, ['kilowatt', 'kilowatts']), unit('hp', W_PER_HP, ['horsepower', 'bhp'])] as const,
+    units: [
+      unit('W', 1, ['watt', 'watts']),
+      unit('kW', 1000, ['kilowatt', 'kilowatts']),
+      unit('hp', W_PER_HP, ['horsepower', 'bhp']),
+    ] as const,
     shown: { metric: 'kW', imperial: 'hp' },
     small: { metric: { under: 100, symbol: 'W' } },
     digits: 3,
@@ -100,7 +104,11 @@ export const dimensions = {
   },
   distance: {
     called: 'a distance',
-    units: [unit('m', 1, ['metre', 'metres', 'meter', 'meters']), unit('ft', M_PER_FOOT, ["'", 'foot', 'feet', '′']), unit('mm', 0.001)],
+    units: [
+      unit('m', 1, ['metre', 'metres', 'meter', 'meters']),
+      unit('ft', M_PER_FOOT, ["'", 'foot', 'feet', '′']),
+      unit('mm', 0.001),
+    ],
     shown: { metric: 'm', imperial: 'ft' },
     digits: 3,
     decimals: 1,
@@ -153,7 +161,11 @@ export const dimensions = {
   },
   time: {
     called: 'a time',
-    units: [unit('s', 1, ['sec', 'secs', 'second', 'seconds']), unit('min', 60, ['minute', 'minutes']), unit('ms', 0.001)],
+    units: [
+      unit('s', 1, ['sec', 'secs', 'second', 'seconds']),
+      unit('min', 60, ['minute', 'minutes']),
+      unit('ms', 0.001),
+    ],
     shown: both('s'),
     digits: 3,
     decimals: 2,
@@ -202,6 +214,8 @@ export const dimensionKind = (dimension: Dimension): DimensionKind => dimensions
 
 /** Every unit a dimension may be typed in, as printed in messages. */
 export function unitsOf(dimension: Dimension): string[] {
-  const symbols = dimensionKind(dimension).units.map((u) => u.symbol).filter((s) => s !== '')
+  const symbols = dimensionKind(dimension)
+    .units.map((u) => u.symbol)
+    .filter((s) => s !== '')
   return dimension === 'area' ? [...symbols, 'AWG'] : symbols
 }

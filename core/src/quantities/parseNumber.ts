@@ -2,12 +2,23 @@
 export const plainText = (text: string): string =>
   text
     .replace(/[\u00a0\u2009\u202f\u2007\t]/g, ' ')
-    .replace(/(\d?)([½¼¾⅓⅔⅛⅜⅝⅞])/g, (_, whole: string, sign: string) => `${whole ? `${whole} ` : ''}${vulgar[sign] ?? sign}`)
+    .replace(
+      /(\d?)([½¼¾⅓⅔⅛⅜⅝⅞])/g,
+      (_, whole: string, sign: string) => `${whole ? `${whole} ` : ''}${vulgar[sign] ?? sign}`,
+    )
     .replace(/[−–]/g, '-')
     .trim()
 
 const vulgar: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 }
 
 /**

@@ -10,7 +10,12 @@ const refused = (message: string): { ok: false; message: string } => ({ ok: fals
 const thousandsUnits = new Set(['rpm', 'W', 'V', 'mm', 'ft/min', 'Hz', 'm/min'])
 
 /** Units compared without case, spaces, dots and hyphens. */
-const bare = (text: string): string => text.toLowerCase().replace(/[\s.·^-]/g, '').replace(/²/g, '2').replace(/³/g, '3')
+const bare = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[\s.·^-]/g, '')
+    .replace(/²/g, '2')
+    .replace(/³/g, '3')
 
 function findUnit(dimension: Dimension, written: string): Unit | undefined {
   const wanted = bare(written)
@@ -34,7 +39,8 @@ function unitFor(dimension: Dimension, written: string, system: UnitSystem): Par
   if (unit) return { ok: true, value: unit }
   const other = (Object.keys(dimensions) as Dimension[]).find((d) => findUnit(d, written) !== undefined)
   const permitted = unitsOf(dimension)
-  const takes = permitted.length > 0 ? `this takes ${kind.called} in ${permitted.join(', ')}` : 'this takes a number without a unit'
+  const takes =
+    permitted.length > 0 ? `this takes ${kind.called} in ${permitted.join(', ')}` : 'this takes a number without a unit'
   return other
     ? refused(`"${written}" is ${dimensionKind(other).called}; ${takes}.`)
     : refused(`"${written}" is not a unit known here; ${takes}.`)
@@ -65,7 +71,9 @@ function parseGauge(text: string, system: UnitSystem): Parsed<number> | undefine
   const written = named?.[1] ?? (system === 'imperial' && /^[\d/]+$/.test(text) ? text : undefined)
   if (written === undefined) return undefined
   const gauge = readGauge(written)
-  return gauge === undefined ? refused(`"${text}" is not a wire gauge; use 40 to 1, or 1/0 to 4/0.`) : { ok: true, value: gaugeArea(gauge) }
+  return gauge === undefined
+    ? refused(`"${text}" is not a wire gauge; use 40 to 1, or 1/0 to 4/0.`)
+    : { ok: true, value: gaugeArea(gauge) }
 }
 
 /**
@@ -73,7 +81,9 @@ function parseGauge(text: string, system: UnitSystem): Parsed<number> | undefine
  * Returned in the order written.
  */
 export function parsePair(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number[]> {
-  const pieces = plainText(text).split('/').map((p) => p.trim())
+  const pieces = plainText(text)
+    .split('/')
+    .map((p) => p.trim())
   if (pieces.length > 2) return refused('Type one value, or two with a slash between.')
   const lastUnit = split(pieces[pieces.length - 1] ?? '').unit
   const values: number[] = []

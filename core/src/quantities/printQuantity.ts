@@ -34,7 +34,8 @@ export function inShownUnit({ value, dimension }: Amount, system: UnitSystem): n
 /** Number and unit apart, for tables that keep the unit in the heading. */
 export function quantityParts(amount: Amount, system: UnitSystem = 'metric'): { number: string; unit: string } {
   const kind = dimensionKind(amount.dimension)
-  if (amount.dimension === 'area' && system === 'imperial') return { number: gaugeName(nearestGauge(amount.value)), unit: 'AWG' }
+  if (amount.dimension === 'area' && system === 'imperial')
+    return { number: gaugeName(nearestGauge(amount.value)), unit: 'AWG' }
   const small = kind.small?.[system]
   const symbol = small && amount.value !== 0 && Math.abs(amount.value) < small.under ? small.symbol : kind.shown[system]
   const unit = kind.units.find((u) => u.symbol === symbol)

@@ -33,8 +33,15 @@ export const nominalVoltage = (voltageV: number): number =>
 export const sameNominal = (aV: number, bV: number): boolean => nominalVoltage(aV) === nominalVoltage(bV)
 
 const phrases: readonly { words: RegExp; means: SupplyWords }[] = [
-  { words: /\b(two|2|both) (hot|live)s?( legs?| wires?| lines?)?\b|\bhot to hot\b|\bline to line\b|\bdryer (outlet|plug)\b/, means: { voltageV: 240, phases: 1, topology: 'line-line' } },
-  { words: /\b(one|1|single) (hot|live)( leg| wire| line)?\b|\bhot (and|to) neutral\b/, means: { voltageV: 120, phases: 1, topology: 'line-neutral' } },
+  {
+    words:
+      /\b(two|2|both) (hot|live)s?( legs?| wires?| lines?)?\b|\bhot to hot\b|\bline to line\b|\bdryer (outlet|plug)\b/,
+    means: { voltageV: 240, phases: 1, topology: 'line-line' },
+  },
+  {
+    words: /\b(one|1|single) (hot|live)( leg| wire| line)?\b|\bhot (and|to) neutral\b/,
+    means: { voltageV: 120, phases: 1, topology: 'line-neutral' },
+  },
 ]
 
 /**
@@ -51,7 +58,10 @@ export function parseSupplyWords(text: string): Parsed<SupplyWords> {
   const written = number ? Number(number[1]) : undefined
   const voltageV = written ?? phrase?.means.voltageV
   if (voltageV === undefined || voltageV < 90 || voltageV > 725)
-    return { ok: false, message: `"${text.trim()}" does not say what the wall gives; type volts from 90 to 725, or words such as "two hot legs".` }
+    return {
+      ok: false,
+      message: `"${text.trim()}" does not say what the wall gives; type volts from 90 to 725, or words such as "two hot legs".`,
+    }
   if (three) return { ok: true, value: { voltageV, phases: 3, topology: 'three-phase' } }
   if (phrase) return { ok: true, value: { ...phrase.means, voltageV } }
   return { ok: true, value: one ? { voltageV, phases: 1 } : { voltageV } }

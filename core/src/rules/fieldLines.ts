@@ -23,8 +23,14 @@ export interface FieldLine {
 
 function range(field: JsonField): string {
   if (field.enum) return field.enum.map(String).join(' | ')
-  if (field.anyOf) return field.anyOf.map((f) => (f.const === undefined ? range(f) : JSON.stringify(f.const))).join(' | ')
-  const low = field.exclusiveMinimum !== undefined ? `above ${field.exclusiveMinimum}` : field.minimum !== undefined && Math.abs(field.minimum) < 1e9 ? `from ${field.minimum}` : ''
+  if (field.anyOf)
+    return field.anyOf.map((f) => (f.const === undefined ? range(f) : JSON.stringify(f.const))).join(' | ')
+  const low =
+    field.exclusiveMinimum !== undefined
+      ? `above ${field.exclusiveMinimum}`
+      : field.minimum !== undefined && Math.abs(field.minimum) < 1e9
+        ? `from ${field.minimum}`
+        : ''
   const high = field.maximum !== undefined && field.maximum < 1e9 ? `to ${field.maximum}` : ''
   return [field.type ?? '', low, high].filter((s) => s !== '').join(' ')
 }
@@ -38,7 +44,12 @@ function lines(properties: Record<string, JsonField>, required: readonly string[
       takes: range(field) + fallback,
       meaning: field.description ?? '',
     }
-    return [line, ...(field.items?.properties ? lines(field.items.properties, field.items.required ?? [], `${prefix}${key}[].`) : [])]
+    return [
+      line,
+      ...(field.items?.properties
+        ? lines(field.items.properties, field.items.required ?? [], `${prefix}${key}[].`)
+        : []),
+    ]
   })
 }
 

@@ -36,7 +36,10 @@ export interface RuleDefinition<I extends z.ZodObject, O extends z.ZodObject> {
   compute: (input: z.output<I>) => z.output<O> | Refusal
 }
 
-export interface Rule<I extends z.ZodObject = z.ZodObject, O extends z.ZodObject = z.ZodObject> extends RuleDefinition<I, O> {
+export interface Rule<I extends z.ZodObject = z.ZodObject, O extends z.ZodObject = z.ZodObject> extends RuleDefinition<
+  I,
+  O
+> {
   /** Validates, computes and returns the output or every fault; never throws on bad input. */
   run: (input: unknown) => Outcome<z.output<O>>
 }
@@ -45,7 +48,9 @@ export interface Rule<I extends z.ZodObject = z.ZodObject, O extends z.ZodObject
 export function rule<I extends z.ZodObject, O extends z.ZodObject>(definition: RuleDefinition<I, O>): Rule<I, O> {
   let takes: Map<string, string> | undefined
   const permitted = (field: string): string | undefined => {
-    takes ??= new Map(fieldLines(definition.input, 'input').map((l) => [l.key, l.takes.replace(/, .* unless given$/, '')]))
+    takes ??= new Map(
+      fieldLines(definition.input, 'input').map((l) => [l.key, l.takes.replace(/, .* unless given$/, '')]),
+    )
     return takes.get(field.replace(/\[\d+\]/g, '[]'))
   }
   return {
@@ -56,7 +61,8 @@ export function rule<I extends z.ZodObject, O extends z.ZodObject>(definition: R
       const result = definition.compute(parsed.data)
       if (result instanceof Refusal) return { ok: false, faults: [{ field: result.field, message: result.message }] }
       const unbounded = Object.entries(result).find(([, v]) => typeof v === 'number' && !Number.isFinite(v))
-      if (unbounded) return { ok: false, faults: [{ field: '', message: `these inputs give no finite ${unbounded[0]}` }] }
+      if (unbounded)
+        return { ok: false, faults: [{ field: '', message: `these inputs give no finite ${unbounded[0]}` }] }
       return { ok: true, value: result }
     },
   }
@@ -67,7 +73,8 @@ export const fieldPath = (path: readonly PropertyKey[]): string =>
   path.map((p, i) => (typeof p === 'number' ? `[${p}]` : i === 0 ? String(p) : `.${String(p)}`)).join('')
 
 const show = (value: unknown): string => {
-  const text = typeof value === 'string' ? `"${value}"` : typeof value === 'object' && value !== null ? 'an object' : String(value)
+  const text =
+    typeof value === 'string' ? `"${value}"` : typeof value === 'object' && value !== null ? 'an object' : String(value)
   return text.length > 40 ? `${text.slice(0, 37)}...` : text
 }
 
@@ -75,15 +82,28 @@ const show = (value: unknown): string => {
  * Zod's complaints as faults that say what is permitted. `input` is what was validated;
  * `permitted` gives a field's whole range in words, where there is one.
  */
-export function faultsOf(error: z.ZodError, input: unknown, permitted: (field: string) => string | undefined = () => undefined): Fault[] {
+export function faultsOf(
+  error: z.ZodError,
+  input: unknown,
+  permitted: (field: string) => string | undefined = () => undefined,
+): Fault[] {
   return error.issues.flatMap((issue) => {
     const field = fieldPath(issue.path)
     if (issue.code === 'unrecognized_keys')
       return issue.keys.map((key) => ({ field: fieldPath([...issue.path, key]), message: 'is not a key known here' }))
-    const got = issue.path.reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? Reflect.get(at, key) : undefined), input)
+    const got = issue.path.reduce<unknown>(
+      (at, key) => (typeof at === 'object' && at !== null ? Reflect.get(at, key) : undefined),
+      input,
+    )
     const range = permitted(field)
     const plain = issue.code === 'invalid_type' || issue.code === 'too_small' || issue.code === 'too_big'
-    if (range && plain) return [{ field, message: got === undefined ? `is missing; it takes: ${range}` : `must be: ${range}; not ${show(got)}` }]
+    if (range && plain)
+      return [
+        {
+          field,
+          message: got === undefined ? `is missing; it takes: ${range}` : `must be: ${range}; not ${show(got)}`,
+        },
+      ]
     return [{ field, message: complaint(issue, got) }]
   })
 }
@@ -91,9 +111,12 @@ export function faultsOf(error: z.ZodError, input: unknown, permitted: (field: s
 function complaint(issue: z.core.$ZodIssue, got: unknown): string {
   switch (issue.code) {
     case 'invalid_type':
-      return got === undefined ? `is missing; it takes ${article(issue.expected)}` : `must be ${article(issue.expected)}, not ${show(got)}`
+      return got === undefined
+        ? `is missing; it takes ${article(issue.expected)}`
+        : `must be ${article(issue.expected)}, not ${show(got)}`
     case 'too_small':
-      if (issue.origin === 'string' || issue.origin === 'array') return `must have at least ${String(issue.minimum)} entries or letters`
+      if (issue.origin === 'string' || issue.origin === 'array')
+        return `must have at least ${String(issue.minimum)} entries or letters`
       return `must be ${issue.inclusive === false ? 'above' : 'at least'} ${String(issue.minimum)}, not ${show(got)}`
     case 'too_big':
       if (issue.origin === 'string' || issue.origin === 'array') return `is too long: at most ${String(issue.maximum)}`

@@ -16,7 +16,9 @@ export const cable = rule({
     protectionA: amps('rating of the breaker or fuse'),
     lengthM: z.number().gt(0).max(10_000).describe('m, one way'),
     system: z.enum(['metric', 'awg']).describe('mm2 or American gauge'),
-    method: z.enum(['C', 'B2', 'conduit', 'cord']).describe('how it is laid: C on a wall, B2 in conduit (metric); conduit, cord (gauge)'),
+    method: z
+      .enum(['C', 'B2', 'conduit', 'cord'])
+      .describe('how it is laid: C on a wall, B2 in conduit (metric); conduit, cord (gauge)'),
     ambientC: z.number().min(-20).max(60).default(30).describe('degrees C, where it is hottest'),
     grouped: z.number().int().min(1).max(6).default(1).describe('circuits that lie together'),
     phases,
@@ -29,21 +31,43 @@ export const cable = rule({
     dropPercent: gives('%', 'at the load, copper hot'),
     earthSize: gives('mm2 or AWG', 'of the protective conductor'),
   }),
-  formula: 'smallest size with load <= protection <= ampacity x factors, and k rho L I/A within the drop, rho = 0.0225 ohm mm2/m',
+  formula:
+    'smallest size with load <= protection <= ampacity x factors, and k rho L I/A within the drop, rho = 0.0225 ohm mm2/m',
   source: 'IEC 60364-4-43 (load, protection, ampacity), IEC 60364-5-52 and 5-54; NEC 240.4(D), 310, 400.5',
   example: { loadA: 14.5, protectionA: 20, lengthM: 15, system: 'metric', method: 'C', phases: 1, voltageV: 230 },
-  compute: ({ loadA, protectionA, lengthM, system, method, ambientC, grouped, phases: count, voltageV, maxDropPercent }) => {
+  compute: ({
+    loadA,
+    protectionA,
+    lengthM,
+    system,
+    method,
+    ambientC,
+    grouped,
+    phases: count,
+    voltageV,
+    maxDropPercent,
+  }) => {
     const table = cableTables[system]
-    if (!table.methods.includes(method)) return refuse('method', `must be one of ${table.methods.join(', ')} for ${system}`)
-    if (protectionA < loadA) return refuse('protectionA', `must be at least loadA, ${loadA}: it would trip at full load`)
+    if (!table.methods.includes(method))
+      return refuse('method', `must be one of ${table.methods.join(', ')} for ${system}`)
+    if (protectionA < loadA)
+      return refuse('protectionA', `must be at least loadA, ${loadA}: it would trip at full load`)
     const heat = table.ambient.find((a) => ambientC <= a.upToC)
-    if (!heat) return refuse('ambientC', `must be at most ${table.ambient[table.ambient.length - 1]?.upToC ?? 0}: hotter than that these cables are not laid`)
+    if (!heat)
+      return refuse(
+        'ambientC',
+        `must be at most ${table.ambient[table.ambient.length - 1]?.upToC ?? 0}: hotter than that these cables are not laid`,
+      )
     const factor = heat.factor * (groupingFactors[grouped] ?? 0)
     for (const { size, areaMm2, ampacityA } of table.sizes) {
       const carries = (ampacityA[method] ?? 0) * factor
       const dropPercent = (100 * dropAlong(loadA, lengthM, areaMm2, count, copper.hot)) / voltageV
-      if (carries >= protectionA && dropPercent <= maxDropPercent) return { size, ampacityA: carries, dropPercent, earthSize: system === 'metric' ? earthFor(size) : size }
+      if (carries >= protectionA && dropPercent <= maxDropPercent)
+        return { size, ampacityA: carries, dropPercent, earthSize: system === 'metric' ? earthFor(size) : size }
     }
-    return refuse('loadA', 'needs a larger cable than the table holds: shorten the run, lay it cooler or alone, or have it designed')
+    return refuse(
+      'loadA',
+      'needs a larger cable than the table holds: shorten the run, lay it cooler or alone, or have it designed',
+    )
   },
 })

@@ -22,11 +22,17 @@ export const generator = rule({
   id: 'supply.generator',
   title: 'Generator that feeds a drive',
   input: z.strictObject(load),
-  output: z.object({ kVA: gives('kVA', 'at the least, twice the load'), comfortableKVA: gives('kVA', 'with room, three times the load') }),
+  output: z.object({
+    kVA: gives('kVA', 'at the least, twice the load'),
+    comfortableKVA: gives('kVA', 'with room, three times the load'),
+  }),
   formula: 'S from 2 V I to 3 V I',
   source: 'Planning value: the rectifier’s harmonics flatten a small generator’s wave',
   example: { inputA: 14.5, voltageV: 230 },
-  compute: ({ inputA, voltageV }) => ({ kVA: (2 * voltageV * inputA) / KILO, comfortableKVA: (3 * voltageV * inputA) / KILO }),
+  compute: ({ inputA, voltageV }) => ({
+    kVA: (2 * voltageV * inputA) / KILO,
+    comfortableKVA: (3 * voltageV * inputA) / KILO,
+  }),
 })
 
 /** Idler of a rotary converter for a shop's motors. */
@@ -35,7 +41,13 @@ export const converter = rule({
   title: 'Idler of a rotary converter',
   input: z.strictObject({
     motors: z
-      .array(z.strictObject({ powerW: watts('of one motor'), hardStart: z.boolean().default(false).describe('true for a heavy start: compressor, flywheel, big wheel'), duty: z.number().min(0).max(1).default(1).describe('0 to 1, share of the time it runs') }))
+      .array(
+        z.strictObject({
+          powerW: watts('of one motor'),
+          hardStart: z.boolean().default(false).describe('true for a heavy start: compressor, flywheel, big wheel'),
+          duty: z.number().min(0).max(1).default(1).describe('0 to 1, share of the time it runs'),
+        }),
+      )
       .min(1)
       .max(40)
       .describe('all that may be fed'),
@@ -55,7 +67,10 @@ export const inrush = rule({
   id: 'supply.inrush',
   title: 'Rest between power-ups',
   input: z.strictObject({ manualSeconds: z.number().gt(0).max(3600).describe('s, what the manual says').optional() }),
-  output: z.object({ waitSeconds: gives('s', 'at the least'), typical: z.boolean().describe('true where the manual says nothing') }),
+  output: z.object({
+    waitSeconds: gives('s', 'at the least'),
+    typical: z.boolean().describe('true where the manual says nothing'),
+  }),
   formula: 'the manual’s, else 120 s (one to two minutes)',
   source: 'Planning value: each charging of the capacitors heats the input’s resistor',
   example: {},

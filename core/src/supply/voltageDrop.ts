@@ -4,7 +4,13 @@ import { amps, gives, phases } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
 /** Volts lost along a cable with a given resistivity. */
-export const dropAlong = (currentA: number, lengthM: number, areaMm2: number, count: 1 | 3, resistivity: number): number => ((count === 3 ? Math.sqrt(3) : 2) * resistivity * lengthM * currentA) / areaMm2
+export const dropAlong = (
+  currentA: number,
+  lengthM: number,
+  areaMm2: number,
+  count: 1 | 3,
+  resistivity: number,
+): number => ((count === 3 ? Math.sqrt(3) : 2) * resistivity * lengthM * currentA) / areaMm2
 
 /** Volts lost along a cable. */
 export const voltageDrop = rule({
@@ -20,5 +26,8 @@ export const voltageDrop = rule({
   formula: 'V = k rho L I / A, k = 2 on one phase and sqrt(3) on three; rho = 0.0175 ohm mm2/m at 20 C, 0.0225 hot',
   source: 'Resistance of copper (IEC 60228); reactance is left out, which small cables allow',
   example: { currentA: 18, lengthM: 15, areaMm2: 2.5, phases: 1 },
-  compute: ({ currentA, lengthM, areaMm2, phases: count }) => ({ dropV: dropAlong(currentA, lengthM, areaMm2, count, copper.cold), hotDropV: dropAlong(currentA, lengthM, areaMm2, count, copper.hot) }),
+  compute: ({ currentA, lengthM, areaMm2, phases: count }) => ({
+    dropV: dropAlong(currentA, lengthM, areaMm2, count, copper.cold),
+    hotDropV: dropAlong(currentA, lengthM, areaMm2, count, copper.hot),
+  }),
 })

@@ -14,7 +14,9 @@ export const unscrew = rule({
   }),
   output: z.object({
     torqueNm: gives('N m', 'at the chuck’s thread'),
-    permitted: z.boolean().describe('true only where it is at most half the measured seating torque; false where that is unknown'),
+    permitted: z
+      .boolean()
+      .describe('true only where it is at most half the measured seating torque; false where that is unknown'),
   }),
   formula: 'T = J w / t, permitted up to half the measured seating torque',
   source: 'Mechanics; the factor of two is a planning value',

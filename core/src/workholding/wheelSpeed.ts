@@ -15,14 +15,19 @@ export const wheelSpeed = rule({
   }),
   output: z.object({
     speedMPerS: gives('m/s', 'rim speed'),
-    permitted: z.boolean().describe('false over the marking; for an unmarked wheel, over the original rpm or where that is unknown too'),
+    permitted: z
+      .boolean()
+      .describe('false over the marking; for an unmarked wheel, over the original rpm or where that is unknown too'),
   }),
   formula: 'v = pi D n / 60; permitted where v <= marking; unmarked: n <= the original rpm',
   source: 'EN 12413 and ANSI B7.1 (maximum operating speed is marked on the wheel)',
   example: { diameterMm: 200, speedRpm: 2850, markedMPerS: 35 },
   compute: ({ diameterMm, speedRpm, markedMPerS, originalSpeedRpm }) => {
     const speedMPerS = rimSpeed(diameterMm, speedRpm)
-    const permitted = markedMPerS === undefined ? originalSpeedRpm !== undefined && speedRpm <= originalSpeedRpm : speedMPerS <= markedMPerS
+    const permitted =
+      markedMPerS === undefined
+        ? originalSpeedRpm !== undefined && speedRpm <= originalSpeedRpm
+        : speedMPerS <= markedMPerS
     return { speedMPerS, permitted }
   },
 })

@@ -1,7 +1,10 @@
 import { planSchema } from '@zesty/core'
 import { z } from 'zod'
 
-export const newConversionSchema = z.strictObject({ name: planSchema.shape.name, machineKind: planSchema.shape.survey.shape.machineKind })
+export const newConversionSchema = z.strictObject({
+  name: planSchema.shape.name,
+  machineKind: planSchema.shape.survey.shape.machineKind,
+})
 
 const baseRevision = z.number().int().min(1)
 

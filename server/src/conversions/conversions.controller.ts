@@ -4,7 +4,15 @@ import { conversionFileSchema } from '@zesty/core'
 import { schemaOf } from '../openapi'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
-import { documentedSaveSchema, newConversionSchema, restoreSchema, saveSchema, type NewConversion, type Restore, type Save } from './conversion'
+import {
+  documentedSaveSchema,
+  newConversionSchema,
+  restoreSchema,
+  saveSchema,
+  type NewConversion,
+  type Restore,
+  type Save,
+} from './conversion'
 import { ConversionsService } from './conversions.service'
 
 @ApiTags('Conversions')
@@ -80,7 +88,11 @@ export class ConversionsController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Make an old revision the newest' })
   @ApiBody({ schema: schemaOf(restoreSchema) })
-  restore(@Param('id') id: string, @Param('revision', ParseIntPipe) revision: number, @Body(new ZodPipe(restoreSchema)) { baseRevision }: Restore) {
+  restore(
+    @Param('id') id: string,
+    @Param('revision', ParseIntPipe) revision: number,
+    @Body(new ZodPipe(restoreSchema)) { baseRevision }: Restore,
+  ) {
     return this.conversions.restore(idOf(id, 'conversion'), revision, baseRevision)
   }
 }

@@ -3,5 +3,9 @@ import { ConversionsController } from './conversions.controller'
 import { ConversionsService } from './conversions.service'
 import { SchemaController } from './schema.controller'
 
-@Module({ controllers: [ConversionsController, SchemaController], providers: [ConversionsService], exports: [ConversionsService] })
+@Module({
+  controllers: [ConversionsController, SchemaController],
+  providers: [ConversionsService],
+  exports: [ConversionsService],
+})
 export class ConversionsModule {}

@@ -7,7 +7,13 @@ import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
 import type { NewConversion, Save } from './conversion'
 
-const columns = { id: conversions.id, shopId: conversions.shopId, revision: conversions.revision, plan: conversions.plan, savedAt: conversions.savedAt }
+const columns = {
+  id: conversions.id,
+  shopId: conversions.shopId,
+  revision: conversions.revision,
+  plan: conversions.plan,
+  savedAt: conversions.savedAt,
+}
 
 type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
@@ -20,7 +26,8 @@ function opened(row: Row): Conversion {
   return { ...row, plan: read.value }
 }
 
-const isCurrent = (plan: unknown): plan is Plan => typeof plan === 'object' && plan !== null && 'schemaVersion' in plan && plan.schemaVersion === PLAN_VERSION
+const isCurrent = (plan: unknown): plan is Plan =>
+  typeof plan === 'object' && plan !== null && 'schemaVersion' in plan && plan.schemaVersion === PLAN_VERSION
 
 @Injectable()
 export class ConversionsService {
@@ -28,11 +35,24 @@ export class ConversionsService {
 
   /** The machines of a shop with what the shop screen shows of each. */
   async list(shopId: string) {
-    const rows = await this.db.select(columns).from(conversions).where(eq(conversions.shopId, shopId)).orderBy(asc(conversions.createdAt), asc(conversions.id))
+    const rows = await this.db
+      .select(columns)
+      .from(conversions)
+      .where(eq(conversions.shopId, shopId))
+      .orderBy(asc(conversions.createdAt), asc(conversions.id))
     return rows.map((row) => {
       const { plan, ...rest } = opened(row)
       const { chain, stages, findings, next } = evaluate(plan)
-      return { ...rest, name: plan.name, machineKind: plan.survey.machineKind, chain, stages, stops: findings.filter((f) => f.severity === 'stop').length, watches: findings.filter((f) => f.severity === 'watch').length, next }
+      return {
+        ...rest,
+        name: plan.name,
+        machineKind: plan.survey.machineKind,
+        chain,
+        stages,
+        stops: findings.filter((f) => f.severity === 'stop').length,
+        watches: findings.filter((f) => f.severity === 'watch').length,
+        next,
+      }
     })
   }
 
@@ -97,23 +117,38 @@ export class ConversionsService {
         .set({ plan, revision: baseRevision + 1, savedAt: new Date() })
         .where(and(eq(conversions.id, id), eq(conversions.revision, baseRevision)))
         .returning(columns)
-      if (row) await tx.insert(revisions).values({ conversionId: id, revision: row.revision, plan, origin, savedAt: row.savedAt })
+      if (row)
+        await tx
+          .insert(revisions)
+          .values({ conversionId: id, revision: row.revision, plan, origin, savedAt: row.savedAt })
       return row
     })
     if (written) return opened(written)
     const current = await this.find(id)
     // The same save sent twice, its first answer lost on the way, is no conflict.
     if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan)) return current
-    throw new Problem(409, `This plan was changed elsewhere: it is at revision ${current.revision}, your change was made to ${baseRevision}.`, { yours: { baseRevision, plan }, theirs: current })
+    throw new Problem(
+      409,
+      `This plan was changed elsewhere: it is at revision ${current.revision}, your change was made to ${baseRevision}.`,
+      { yours: { baseRevision, plan }, theirs: current },
+    )
   }
 
   async revisions(id: string) {
     await this.find(id)
-    return this.db.select({ revision: revisions.revision, origin: revisions.origin, savedAt: revisions.savedAt }).from(revisions).where(eq(revisions.conversionId, id)).orderBy(desc(revisions.revision)).limit(200)
+    return this.db
+      .select({ revision: revisions.revision, origin: revisions.origin, savedAt: revisions.savedAt })
+      .from(revisions)
+      .where(eq(revisions.conversionId, id))
+      .orderBy(desc(revisions.revision))
+      .limit(200)
   }
 
   async revision(id: string, revision: number) {
-    const [row] = await this.db.select().from(revisions).where(and(eq(revisions.conversionId, id), eq(revisions.revision, revision)))
+    const [row] = await this.db
+      .select()
+      .from(revisions)
+      .where(and(eq(revisions.conversionId, id), eq(revisions.revision, revision)))
     if (!row) throw notFound('revision')
     const read = readPlan(row.plan)
     if (!read.ok) throw new Error(`Revision ${revision} of ${id} does not validate`)

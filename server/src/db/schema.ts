@@ -4,7 +4,9 @@ import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, u
 export const shops = pgTable('shops', {
   id: uuid().primaryKey().defaultRandom(),
   name: text().notNull(),
-  units: text({ enum: ['metric', 'imperial'] }).notNull().default('metric'),
+  units: text({ enum: ['metric', 'imperial'] })
+    .notNull()
+    .default('metric'),
   /** Made from the demo files; taken away again while untouched. */
   demo: boolean().notNull().default(false),
   createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),

@@ -16,12 +16,19 @@ export class LibraryService {
   ) {}
 
   list(shopId: string) {
-    return this.db.select(columns).from(libraryItems).where(eq(libraryItems.shopId, shopId)).orderBy(asc(libraryItems.kind), asc(libraryItems.name))
+    return this.db
+      .select(columns)
+      .from(libraryItems)
+      .where(eq(libraryItems.shopId, shopId))
+      .orderBy(asc(libraryItems.kind), asc(libraryItems.name))
   }
 
   async keep(shopId: string, item: NewItem) {
     await this.shops.find(shopId)
-    const [kept] = await this.db.insert(libraryItems).values({ shopId, ...item }).returning(columns)
+    const [kept] = await this.db
+      .insert(libraryItems)
+      .values({ shopId, ...item })
+      .returning(columns)
     return kept
   }
 

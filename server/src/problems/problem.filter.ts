@@ -26,7 +26,11 @@ export class ProblemFilter implements ExceptionFilter {
       return isProblem(body) ? body : problemDetails(status, details[status] ?? error.message)
     }
     const status = statusOf(error)
-    if (status !== undefined && status < 500) return problemDetails(status, details[status] ?? (error instanceof SyntaxError ? 'The content is not JSON.' : 'The request cannot be read.'))
+    if (status !== undefined && status < 500)
+      return problemDetails(
+        status,
+        details[status] ?? (error instanceof SyntaxError ? 'The content is not JSON.' : 'The request cannot be read.'),
+      )
     this.log.error(error instanceof Error ? (error.stack ?? error.message) : String(error))
     return isDatabaseGone(error)
       ? problemDetails(503, 'The database does not answer. What you typed is kept on this page; it will be sent again.')
@@ -34,11 +38,14 @@ export class ProblemFilter implements ExceptionFilter {
   }
 }
 
-const isProblem = (body: unknown): body is ProblemDetails => typeof body === 'object' && body !== null && 'type' in body && 'detail' in body
+const isProblem = (body: unknown): body is ProblemDetails =>
+  typeof body === 'object' && body !== null && 'type' in body && 'detail' in body
 
 /** The HTTP status that a body parser puts on its errors. */
 const statusOf = (error: unknown): number | undefined =>
-  typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number' ? error.status : undefined
+  typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number'
+    ? error.status
+    : undefined
 
 const goneCodes = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08003'])
 

@@ -12,7 +12,17 @@ export interface ProblemDetails {
   [extra: string]: unknown
 }
 
-const titles: Record<number, string> = { 400: 'Bad input', 403: 'Not allowed', 404: 'Not found', 409: 'Changed elsewhere', 413: 'Too large', 415: 'Wrong kind of content', 422: 'Cannot be read', 500: 'Something broke here', 503: 'Not available' }
+const titles: Record<number, string> = {
+  400: 'Bad input',
+  403: 'Not allowed',
+  404: 'Not found',
+  409: 'Changed elsewhere',
+  413: 'Too large',
+  415: 'Wrong kind of content',
+  422: 'Cannot be read',
+  500: 'Something broke here',
+  503: 'Not available',
+}
 
 export function problemDetails(status: number, detail: string, extra: Record<string, unknown> = {}): ProblemDetails {
   return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail, ...extra }
@@ -25,8 +35,13 @@ export class Problem extends HttpException {
   }
 }
 
-const sentence = (faults: readonly Fault[]): string => faults.slice(0, 3).map((f) => `${f.field === '' ? 'The whole' : f.field} ${f.message}`).join('; ')
+const sentence = (faults: readonly Fault[]): string =>
+  faults
+    .slice(0, 3)
+    .map((f) => `${f.field === '' ? 'The whole' : f.field} ${f.message}`)
+    .join('; ')
 
-export const badInput = (faults: Fault[], status = 400): Problem => new Problem(status, `${sentence(faults)}.`, { faults })
+export const badInput = (faults: Fault[], status = 400): Problem =>
+  new Problem(status, `${sentence(faults)}.`, { faults })
 
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what}.`)

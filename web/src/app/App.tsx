@@ -7,7 +7,9 @@ import { LostScreen } from './LostScreen'
 /** Each screen is loaded when it is first opened. */
 const Home = lazy(() => import('../shop/Home').then((m) => ({ default: m.Home })))
 const ShopScreen = lazy(() => import('../shop/ShopScreen').then((m) => ({ default: m.ShopScreen })))
-const ConversionScreen = lazy(() => import('../conversion/ConversionScreen').then((m) => ({ default: m.ConversionScreen })))
+const ConversionScreen = lazy(() =>
+  import('../conversion/ConversionScreen').then((m) => ({ default: m.ConversionScreen })),
+)
 
 export function App() {
   return (

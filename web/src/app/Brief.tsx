@@ -8,7 +8,15 @@ export function Brief() {
   if (!useNoticed()) return null
   return (
     <Suspense>
-      <Toaster position="bottom-center" toastOptions={{ classNames: { toast: '!bg-ink !text-paper !border-0 !font-sans !text-[15px]', actionButton: '!min-h-11 !bg-paper !px-4 !text-[15px] !text-ink' } }} />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          classNames: {
+            toast: '!bg-ink !text-paper !border-0 !font-sans !text-[15px]',
+            actionButton: '!min-h-11 !bg-paper !px-4 !text-[15px] !text-ink',
+          },
+        }}
+      />
     </Suspense>
   )
 }

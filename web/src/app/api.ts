@@ -59,7 +59,10 @@ export const api = createApi({
   endpoints: (b) => ({
     shops: b.query<Shop[], undefined>({ query: () => 'shops', providesTags: ['Shop'] }),
     shop: b.query<Shop, string>({ query: (id) => `shops/${id}`, providesTags: ['Shop'] }),
-    newShop: b.mutation<Shop, { name: string; units: UnitSystem }>({ query: (body) => ({ url: 'shops', method: 'POST', body }), invalidatesTags: ['Shop'] }),
+    newShop: b.mutation<Shop, { name: string; units: UnitSystem }>({
+      query: (body) => ({ url: 'shops', method: 'POST', body }),
+      invalidatesTags: ['Shop'],
+    }),
     changeShop: b.mutation<Shop, { id: string; name?: string; units?: UnitSystem }>({
       query: ({ id, ...body }) => ({ url: `shops/${id}`, method: 'PATCH', body }),
       // The units switch must answer at once; the server follows.
@@ -69,21 +72,41 @@ export const api = createApi({
       },
       invalidatesTags: ['Shop'],
     }),
-    removeShop: b.mutation<null, string>({ query: (id) => ({ url: `shops/${id}`, method: 'DELETE' }), invalidatesTags: ['Shop'] }),
-    machines: b.query<MachineLine[], string>({ query: (shopId) => `shops/${shopId}/conversions`, providesTags: ['Machine'], keepUnusedDataFor: 0 }),
+    removeShop: b.mutation<null, string>({
+      query: (id) => ({ url: `shops/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Shop'],
+    }),
+    machines: b.query<MachineLine[], string>({
+      query: (shopId) => `shops/${shopId}/conversions`,
+      providesTags: ['Machine'],
+      keepUnusedDataFor: 0,
+    }),
     newMachine: b.mutation<Conversion, { shopId: string; name: string; machineKind?: MachineKind }>({
       query: ({ shopId, ...body }) => ({ url: `shops/${shopId}/conversions`, method: 'POST', body }),
       invalidatesTags: ['Machine', 'Shop'],
     }),
     importMachine: b.mutation<Conversion, { shopId: string; text: string }>({
-      query: ({ shopId, text }) => ({ url: `shops/${shopId}/import`, method: 'POST', body: text, headers: { 'content-type': 'application/json' } }),
+      query: ({ shopId, text }) => ({
+        url: `shops/${shopId}/import`,
+        method: 'POST',
+        body: text,
+        headers: { 'content-type': 'application/json' },
+      }),
       invalidatesTags: ['Machine', 'Shop'],
     }),
-    removeMachine: b.mutation<null, string>({ query: (id) => ({ url: `conversions/${id}`, method: 'DELETE' }), invalidatesTags: ['Machine', 'Shop'] }),
+    removeMachine: b.mutation<null, string>({
+      query: (id) => ({ url: `conversions/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Machine', 'Shop'],
+    }),
     conversion: b.query<Conversion, string>({ query: (id) => `conversions/${id}`, keepUnusedDataFor: 0 }),
     revisions: b.query<RevisionLine[], string>({ query: (id) => `conversions/${id}/revisions`, keepUnusedDataFor: 0 }),
-    revision: b.query<RevisionLine & { plan: Plan }, { id: string; revision: number }>({ query: ({ id, revision }) => `conversions/${id}/revisions/${revision}` }),
-    library: b.query<LibraryItem[], string>({ query: (shopId) => `shops/${shopId}/library`, providesTags: ['Library'] }),
+    revision: b.query<RevisionLine & { plan: Plan }, { id: string; revision: number }>({
+      query: ({ id, revision }) => `conversions/${id}/revisions/${revision}`,
+    }),
+    library: b.query<LibraryItem[], string>({
+      query: (shopId) => `shops/${shopId}/library`,
+      providesTags: ['Library'],
+    }),
     keepItem: b.mutation<LibraryItem, { shopId: string; kind: 'motor' | 'drive'; name: string; item: object }>({
       query: ({ shopId, ...body }) => ({ url: `shops/${shopId}/library`, method: 'POST', body }),
       invalidatesTags: ['Library'],
@@ -96,7 +119,9 @@ const isProblem = (data: unknown): data is Problem => typeof data === 'object' &
 /** What to tell the person about a failed request. */
 export function problemText(error: FetchBaseQueryError | SerializedError | undefined): string {
   if (error && 'data' in error && isProblem(error.data)) return error.data.detail
-  if (error && 'status' in error && (error.status === 'FETCH_ERROR' || error.status === 'TIMEOUT_ERROR')) return 'The server does not answer. Is ./zesty start still running?'
-  if (error && 'status' in error && error.status === 413) return 'The file is larger than the server takes (2 MB). A conversion file is a few kilobytes; is it the right file?'
+  if (error && 'status' in error && (error.status === 'FETCH_ERROR' || error.status === 'TIMEOUT_ERROR'))
+    return 'The server does not answer. Is ./zesty start still running?'
+  if (error && 'status' in error && error.status === 413)
+    return 'The file is larger than the server takes (2 MB). A conversion file is a few kilobytes; is it the right file?'
   return 'Something broke. Try again.'
 }

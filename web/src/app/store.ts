@@ -7,7 +7,8 @@ import { screenReducer } from './screenSlice'
 
 export const store = configureStore({
   reducer: { plan: planReducer, screen: screenReducer, [api.reducerPath]: api.reducer },
-  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(autosave.middleware).concat(api.middleware),
+  middleware: (defaults) =>
+    defaults({ serializableCheck: false, immutableCheck: false }).prepend(autosave.middleware).concat(api.middleware),
 })
 
 export type RootState = ReturnType<typeof store.getState>

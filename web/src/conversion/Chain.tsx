@@ -4,7 +4,13 @@ import { navigation } from '../parts/goToField'
 import { Text } from '../parts/Text'
 import { useEvaluation } from './openPlan'
 
-const stageOfLink: Record<LinkId, StageId> = { wall: 'survey', drive: 'drive', motor: 'motor', belts: 'survey', spindle: 'speeds' }
+const stageOfLink: Record<LinkId, StageId> = {
+  wall: 'survey',
+  drive: 'drive',
+  motor: 'motor',
+  belts: 'survey',
+  spindle: 'speeds',
+}
 
 const edge: Record<ChainLink['state'], string> = {
   stop: 'border-oxide shadow-[inset_0_3px_0_var(--oxide)]',
@@ -18,7 +24,11 @@ const edge: Record<ChainLink['state'], string> = {
 export function Chain() {
   const { chain } = useEvaluation()
   return (
-    <nav aria-label="The chain from wall to spindle" className="overflow-x-auto border-b border-rule px-3 py-2.5 sm:px-4" tabIndex={-1}>
+    <nav
+      aria-label="The chain from wall to spindle"
+      className="overflow-x-auto border-b border-rule px-3 py-2.5 sm:px-4"
+      tabIndex={-1}
+    >
       <ol className="flex min-w-max items-stretch lg:grid lg:min-w-0 lg:grid-cols-[1fr_22px_1fr_22px_1.2fr_22px_0.95fr_22px_1.1fr]">
         {chain.map((link, i) => (
           <ChainItem key={link.id} link={link} first={i === 0} />
@@ -38,12 +48,18 @@ function ChainItem({ link, first }: { link: ChainLink; first: boolean }) {
         </li>
       )}
       <li className="min-w-0">
-        <button type="button" onClick={() => navigation.openStage(stageOfLink[link.id])} className={`block h-full w-full min-w-[150px] overflow-hidden rounded-lg border bg-card px-3 pt-2 pb-1.5 text-left lg:min-w-0 ${edge[link.state]}`}>
+        <button
+          type="button"
+          onClick={() => navigation.openStage(stageOfLink[link.id])}
+          className={`block h-full w-full min-w-[150px] overflow-hidden rounded-lg border bg-card px-3 pt-2 pb-1.5 text-left lg:min-w-0 ${edge[link.state]}`}
+        >
           <span className="flex items-center justify-between gap-2 font-cond text-[15px] leading-tight font-semibold text-ink-2">
             {link.name}
             <Mark kind={link.state === 'note' ? 'ok' : link.state} />
           </span>
-          <span className={`block truncate font-cond leading-[1.15] font-semibold ${link.state === 'open' ? 'text-[19px] text-ink-2' : 'text-[22px]'}`}>
+          <span
+            className={`block truncate font-cond leading-[1.15] font-semibold ${link.state === 'open' ? 'text-[19px] text-ink-2' : 'text-[22px]'}`}
+          >
             <Text said={link.headline} />
           </span>
           <span className="block truncate font-cond text-[16px] leading-tight font-medium text-ink-2">

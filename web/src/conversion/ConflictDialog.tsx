@@ -10,7 +10,13 @@ export function ConflictDialog() {
   const { theirs, plan } = useOpen()
   if (!theirs) return null
   return (
-    <Overlay title="Changed in two places" says="This plan was also changed elsewhere, in another tab or on another device. Nothing is overwritten until you choose; the other side stays among the revisions." open onClose={() => undefined} wide>
+    <Overlay
+      title="Changed in two places"
+      says="This plan was also changed elsewhere, in another tab or on another device. Nothing is overwritten until you choose; the other side stays among the revisions."
+      open
+      onClose={() => undefined}
+      wide
+    >
       <DifferenceTable before={theirs.plan} after={plan} headings={['Kept there', 'Here']} />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-main" onClick={() => dispatch(settled('mine'))}>

@@ -37,7 +37,8 @@ export function ConversionScreen() {
     const conversion = { ...data, plan: read.value }
     const draft = readDraft(id)
     if (!draft) dispatch(opened({ conversion }))
-    else if (draft.baseRevision === data.revision || JSON.stringify(draft.plan) === JSON.stringify(read.value)) dispatch(opened({ conversion, draft: draft.plan, typed: draft.typed }))
+    else if (draft.baseRevision === data.revision || JSON.stringify(draft.plan) === JSON.stringify(read.value))
+      dispatch(opened({ conversion, draft: draft.plan, typed: draft.typed }))
     else dispatch(opened({ conversion, draft: draft.plan, typed: draft.typed, theirs: conversion }))
   }, [data, id, dispatch])
   useEffect(() => () => void dispatch(closed()), [id, dispatch])

@@ -2,7 +2,15 @@ import { planDifference, type Plan } from '@zesty/core'
 import { useUnits } from './openPlan'
 
 /** What differs between two plans, in words. */
-export function DifferenceTable({ before, after, headings }: { before: Plan; after: Plan; headings: readonly [string, string] }) {
+export function DifferenceTable({
+  before,
+  after,
+  headings,
+}: {
+  before: Plan
+  after: Plan
+  headings: readonly [string, string]
+}) {
   const differences = planDifference(before, after, useUnits())
   if (differences.length === 0) return <p className="lead">They are the same.</p>
   return (

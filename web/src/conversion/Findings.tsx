@@ -19,15 +19,35 @@ export function Findings({ stage }: { stage: StageId }) {
   const count = (severity: Severity) => findings.filter((f) => f.severity === severity).length
   const begun = firstSteps.some((s) => s.done)
   return (
-    <aside aria-label="Findings" id="findings" className="flex flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l" tabIndex={-1}>
+    <aside
+      aria-label="Findings"
+      id="findings"
+      className="flex flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l"
+      tabIndex={-1}
+    >
       <div className="flex items-center gap-3">
         <h2 className="h-part">Findings</h2>
-        {(['stop', 'watch', 'note'] as const).map((s) => count(s) > 0 && <Mark key={s} kind={s} word={String(count(s))} />)}
-        <button type="button" aria-pressed={!all} className="btn btn-quiet ml-auto px-2.5 text-[14px]" onClick={() => setAll(!all)}>
+        {(['stop', 'watch', 'note'] as const).map(
+          (s) => count(s) > 0 && <Mark key={s} kind={s} word={String(count(s))} />,
+        )}
+        <button
+          type="button"
+          aria-pressed={!all}
+          className="btn btn-quiet ml-auto px-2.5 text-[14px]"
+          onClick={() => setAll(!all)}
+        >
           {all ? 'All stages' : 'This stage'}
         </button>
       </div>
-      {shown.length === 0 && <p className="lead">{findings.length > 0 ? 'Nothing on this stage.' : begun ? 'Nothing found in what is known so far.' : 'What is wrong, and how to mend it, appears here as you type.'}</p>}
+      {shown.length === 0 && (
+        <p className="lead">
+          {findings.length > 0
+            ? 'Nothing on this stage.'
+            : begun
+              ? 'Nothing found in what is known so far.'
+              : 'What is wrong, and how to mend it, appears here as you type.'}
+        </p>
+      )}
       {shown.map((f) => (
         <FindingCard key={f.id} finding={f} />
       ))}
@@ -43,7 +63,11 @@ function FindingCard({ finding }: { finding: Finding }) {
   const evaluation = useEvaluation()
   const known = figures.filter((f) => evaluation.figures[f] !== undefined)
   return (
-    <article data-finding={id} tabIndex={-1} className={`rounded-md border border-l-[6px] border-rule bg-card px-3 pt-2 pb-2.5 ${bar[severity]}`}>
+    <article
+      data-finding={id}
+      tabIndex={-1}
+      className={`rounded-md border border-l-[6px] border-rule bg-card px-3 pt-2 pb-2.5 ${bar[severity]}`}
+    >
       <Mark kind={severity} word />
       <h3 className="font-cond text-[18px] leading-tight font-semibold">
         <Text said={title} />
@@ -75,7 +99,11 @@ function FindingCard({ finding }: { finding: Finding }) {
       {(known.length > 0 || path) && (
         <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[15px]">
           {path && (
-            <button type="button" className="min-h-11 pr-1 font-semibold text-blue underline underline-offset-4" onClick={() => goToField(path)}>
+            <button
+              type="button"
+              className="min-h-11 pr-1 font-semibold text-blue underline underline-offset-4"
+              onClick={() => goToField(path)}
+            >
               To the field
             </button>
           )}

@@ -14,7 +14,12 @@ export function FirstVerdict() {
         <ol className="flex flex-wrap gap-x-4">
           {firstSteps.map((step) => (
             <li key={step.label} className="flex">
-              <button type="button" aria-current={step === at ? 'step' : undefined} className={`flex min-h-11 items-center gap-1.5 px-1 font-medium ${step === at ? 'font-semibold text-blue underline underline-offset-4' : ''}`} onClick={() => (step.path ? goToField(step.path) : navigation.openStage(step.stage))}>
+              <button
+                type="button"
+                aria-current={step === at ? 'step' : undefined}
+                className={`flex min-h-11 items-center gap-1.5 px-1 font-medium ${step === at ? 'font-semibold text-blue underline underline-offset-4' : ''}`}
+                onClick={() => (step.path ? goToField(step.path) : navigation.openStage(step.stage))}
+              >
                 <Mark kind={step.done ? 'done' : 'open'} />
                 {step.label}
               </button>

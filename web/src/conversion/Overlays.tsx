@@ -17,7 +17,12 @@ export function Overlays() {
     <Suspense fallback={null}>
       {overlay === 'palette' && <Palette onClose={close} />}
       {overlay === 'revisions' && <Revisions onClose={close} />}
-      <Overlay title="Keys" says="None of them fires while you type in a field." open={overlay === 'keys'} onClose={close}>
+      <Overlay
+        title="Keys"
+        says="None of them fires while you type in a field."
+        open={overlay === 'keys'}
+        onClose={close}
+      >
         <table className="w-full">
           <tbody>
             {keyList.map(({ keys, does }) => (

@@ -10,8 +10,10 @@ import { focusFinding, focusNextFinding } from './focusFinding'
 import { useChange, useEvaluation, useOpen, useUnits } from './openPlan'
 import { redone, undone } from './planSlice'
 
-const item = 'flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded px-3 py-1.5 data-[selected=true]:bg-blue-wash'
-const group = '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:font-cond [&_[cmdk-group-heading]]:text-[15px] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-ink-2'
+const item =
+  'flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded px-3 py-1.5 data-[selected=true]:bg-blue-wash'
+const group =
+  '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:font-cond [&_[cmdk-group-heading]]:text-[15px] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-ink-2'
 
 /** Go anywhere, do anything, by typing a few letters of it. */
 export function Palette({ onClose }: { onClose: () => void }) {
@@ -41,7 +43,12 @@ export function Palette({ onClose }: { onClose: () => void }) {
         <Command.Empty className="lead px-3 py-4">Nothing goes by that name.</Command.Empty>
         <Command.Group heading="Stages" className={group}>
           {stageIds.map((s, i) => (
-            <Command.Item key={s} className={item} value={`stage ${stageNames[s]}`} onSelect={run(() => navigation.openStage(s))}>
+            <Command.Item
+              key={s}
+              className={item}
+              value={`stage ${stageNames[s]}`}
+              onSelect={run(() => navigation.openStage(s))}
+            >
               {stageNames[s]} <kbd className="font-sans text-ink-2">{i + 1}</kbd>
             </Command.Item>
           ))}
@@ -49,11 +56,21 @@ export function Palette({ onClose }: { onClose: () => void }) {
         {evaluation.findings.length > 0 && (
           <Command.Group heading="Findings and remedies" className={group}>
             {evaluation.findings.flatMap((f) => [
-              <Command.Item key={f.id} className={item} value={`finding ${f.id} ${sayText(f.title, units)}`} onSelect={run(() => focusFinding(f.id))}>
+              <Command.Item
+                key={f.id}
+                className={item}
+                value={`finding ${f.id} ${sayText(f.title, units)}`}
+                onSelect={run(() => focusFinding(f.id))}
+              >
                 {sayText(f.title, units)}
               </Command.Item>,
               ...f.remedies.map((r) => (
-                <Command.Item key={`${f.id} ${sayText(r.label)}`} className={`${item} pl-8 text-blue`} value={`remedy ${f.id} ${sayText(r.label, units)}`} onSelect={run(() => change(sayText(r.label, units), r.patch))}>
+                <Command.Item
+                  key={`${f.id} ${sayText(r.label)}`}
+                  className={`${item} pl-8 text-blue`}
+                  value={`remedy ${f.id} ${sayText(r.label, units)}`}
+                  onSelect={run(() => change(sayText(r.label, units), r.patch))}
+                >
                   {sayText(r.label, units)}
                 </Command.Item>
               )),
@@ -63,7 +80,12 @@ export function Palette({ onClose }: { onClose: () => void }) {
         {evaluation.missing.length > 0 && (
           <Command.Group heading="Not known yet" className={group}>
             {evaluation.missing.map((m) => (
-              <Command.Item key={m.path} className={item} value={`field ${m.path} ${m.label}`} onSelect={run(() => goToField(m.path))}>
+              <Command.Item
+                key={m.path}
+                className={item}
+                value={`field ${m.path} ${m.label}`}
+                onSelect={run(() => goToField(m.path))}
+              >
                 {m.label} <span className="text-ink-2">{stageNames[m.stage]}</span>
               </Command.Item>
             ))}
@@ -75,7 +97,11 @@ export function Palette({ onClose }: { onClose: () => void }) {
               ['Undo', 'Ctrl Z', () => dispatch(undone())],
               ['Redo', 'Ctrl Y', () => dispatch(redone())],
               ['Next finding', 'f', focusNextFinding],
-              [`Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`, 'u', () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' })],
+              [
+                `Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`,
+                'u',
+                () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' }),
+              ],
               ['Light or dark', '', switchTheme],
               ['Revisions', '', () => dispatch(overlayChanged('revisions'))],
               ['Export as a file', '', () => window.location.assign(`/api/conversions/${id}/export`)],
@@ -91,7 +117,12 @@ export function Palette({ onClose }: { onClose: () => void }) {
           {(machines ?? [])
             .filter((m) => m.id !== id)
             .map((m) => (
-              <Command.Item key={m.id} className={item} value={`machine ${m.id} ${m.name}`} onSelect={run(() => void navigate(`/conversions/${m.id}`))}>
+              <Command.Item
+                key={m.id}
+                className={item}
+                value={`machine ${m.id} ${m.name}`}
+                onSelect={run(() => void navigate(`/conversions/${m.id}`))}
+              >
                 {m.name}
               </Command.Item>
             ))}

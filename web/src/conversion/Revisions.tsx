@@ -12,14 +12,25 @@ export function Revisions({ onClose }: { onClose: () => void }) {
   const { data, error, isLoading } = api.useRevisionsQuery(id)
   const [chosen, setChosen] = useState<number>()
   return (
-    <Overlay title="Revisions" says="Restoring one is itself a new revision: nothing is lost by it." open onClose={onClose} wide>
+    <Overlay
+      title="Revisions"
+      says="Restoring one is itself a new revision: nothing is lost by it."
+      open
+      onClose={onClose}
+      wide
+    >
       {error && <p className="text-oxide">{problemText(error)}</p>}
       {isLoading && <p className="lead">Fetching the revisions</p>}
       <div className="grid gap-4 md:grid-cols-[260px_1fr]">
         <ol className="flex max-h-[60vh] flex-col gap-1 overflow-auto">
           {data?.map((r) => (
             <li key={r.revision}>
-              <button type="button" aria-pressed={r.revision === chosen} className={`btn w-full justify-between ${r.revision === chosen ? 'btn-main' : 'btn-quiet'}`} onClick={() => setChosen(r.revision)}>
+              <button
+                type="button"
+                aria-pressed={r.revision === chosen}
+                className={`btn w-full justify-between ${r.revision === chosen ? 'btn-main' : 'btn-quiet'}`}
+                onClick={() => setChosen(r.revision)}
+              >
                 <span>
                   {r.revision} {r.revision === now ? '(now)' : r.origin}
                 </span>
@@ -28,7 +39,11 @@ export function Revisions({ onClose }: { onClose: () => void }) {
             </li>
           ))}
         </ol>
-        {chosen === undefined ? <p className="lead">Choose a revision to see what has changed since.</p> : <Revision id={id} revision={chosen} onDone={onClose} />}
+        {chosen === undefined ? (
+          <p className="lead">Choose a revision to see what has changed since.</p>
+        ) : (
+          <Revision id={id} revision={chosen} onDone={onClose} />
+        )}
       </div>
     </Overlay>
   )
@@ -46,7 +61,10 @@ function Revision({ id, revision, onDone }: { id: string; revision: number; onDo
     // As one undoable step like any other, so that undo takes a restore back too.
     change(
       `Restore revision ${revision}`,
-      (['name', 'survey', 'supply', 'motor', 'drive', 'controls', 'settings', 'overrides'] as const).map((section) => ({ path: section, value: old[section] })),
+      (['name', 'survey', 'supply', 'motor', 'drive', 'controls', 'settings', 'overrides'] as const).map((section) => ({
+        path: section,
+        value: old[section],
+      })),
     )
     onDone()
   }

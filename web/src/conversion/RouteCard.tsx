@@ -25,12 +25,24 @@ export function RouteCard({ stage }: { stage: StageId }) {
   }
   return (
     <nav aria-label="Route card" className="flex flex-col border-manila-edge bg-manila max-lg:border-b lg:border-r">
-      <div aria-hidden="true" className="mx-auto mt-3 hidden size-5 rounded-full border border-manila-edge bg-paper shadow-[inset_0_1px_2px_rgba(0,0,0,.25)] lg:block" />
-      <p className="mx-3.5 mb-1.5 hidden border-b border-dashed border-manila-edge pt-1 pb-2 text-center font-cond text-[17px] font-semibold lg:block">Route card</p>
+      <div
+        aria-hidden="true"
+        className="mx-auto mt-3 hidden size-5 rounded-full border border-manila-edge bg-paper shadow-[inset_0_1px_2px_rgba(0,0,0,.25)] lg:block"
+      />
+      <p className="mx-3.5 mb-1.5 hidden border-b border-dashed border-manila-edge pt-1 pb-2 text-center font-cond text-[17px] font-semibold lg:block">
+        Route card
+      </p>
       <ol ref={list} className="flex overflow-x-auto lg:block lg:overflow-visible">
         {stages.map((line, i) => {
           const mark = line.stops > 0 ? 'stop' : line.state
-          const detail = line.stops > 0 ? `${line.stops} to stop for` : line.state === 'open' ? `${line.missing} to fill in` : line.watches > 0 ? `${line.watches} to watch` : 'done'
+          const detail =
+            line.stops > 0
+              ? `${line.stops} to stop for`
+              : line.state === 'open'
+                ? `${line.missing} to fill in`
+                : line.watches > 0
+                  ? `${line.watches} to watch`
+                  : 'done'
           const here = line.id === stage
           return (
             <li key={line.id} className="shrink-0">
@@ -55,11 +67,18 @@ export function RouteCard({ stage }: { stage: StageId }) {
       {next && (
         <div className="flex items-center justify-between gap-3 border-manila-edge px-3.5 py-1 max-lg:border-t lg:block lg:mx-3.5 lg:mt-auto lg:border-t lg:border-dashed lg:px-0 lg:py-3">
           <p className="label !text-ink max-lg:sr-only">Next</p>
-          <button type="button" className="min-h-11 text-left text-[15px] leading-snug font-semibold text-blue underline underline-offset-4" onClick={goNext}>
+          <button
+            type="button"
+            className="min-h-11 text-left text-[15px] leading-snug font-semibold text-blue underline underline-offset-4"
+            onClick={goNext}
+          >
             {next.text}
           </button>
           {urgent > 0 && (
-            <a href="#findings" className="flex min-h-11 items-center text-[15px] font-semibold text-oxide underline underline-offset-4 lg:hidden">
+            <a
+              href="#findings"
+              className="flex min-h-11 items-center text-[15px] font-semibold text-oxide underline underline-offset-4 lg:hidden"
+            >
               {urgent} {urgent === 1 ? 'finding' : 'findings'} below
             </a>
           )}

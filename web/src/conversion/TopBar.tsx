@@ -22,8 +22,14 @@ export function TopBar() {
   return (
     <header className="flex min-h-[56px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-3 py-1 sm:px-4">
       <Brand />
-      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-center gap-2 text-[16px] max-sm:order-last max-sm:basis-full">
-        <Link to={`/shops/${shopId}`} className="hidden min-h-11 items-center text-ink-2 underline-offset-4 hover:underline sm:flex">
+      <nav
+        aria-label="Where you are"
+        className="flex min-w-0 flex-1 items-center gap-2 text-[16px] max-sm:order-last max-sm:basis-full"
+      >
+        <Link
+          to={`/shops/${shopId}`}
+          className="hidden min-h-11 items-center text-ink-2 underline-offset-4 hover:underline sm:flex"
+        >
           {shop?.name ?? 'Shop'}
         </Link>
         <span className="hidden text-ink-2 sm:inline" aria-hidden="true">
@@ -33,29 +39,73 @@ export function TopBar() {
       </nav>
       <KeptState />
       <div className="flex items-center gap-1.5">
-        <button type="button" className={icon} disabled={!lastUndo} aria-label={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'} title={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'} onClick={() => dispatch(undone())}>
+        <button
+          type="button"
+          className={icon}
+          disabled={!lastUndo}
+          aria-label={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'}
+          title={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'}
+          onClick={() => dispatch(undone())}
+        >
           <Undo2 size={20} aria-hidden="true" />
         </button>
-        <button type="button" className={icon} disabled={!lastRedo} aria-label={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'} title={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'} onClick={() => dispatch(redone())}>
+        <button
+          type="button"
+          className={icon}
+          disabled={!lastRedo}
+          aria-label={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'}
+          title={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'}
+          onClick={() => dispatch(redone())}
+        >
           <Redo2 size={20} aria-hidden="true" />
         </button>
-        <button type="button" className={`${icon} hidden sm:inline-flex`} aria-label="Revisions" title="Revisions" onClick={() => dispatch(overlayChanged('revisions'))}>
+        <button
+          type="button"
+          className={`${icon} hidden sm:inline-flex`}
+          aria-label="Revisions"
+          title="Revisions"
+          onClick={() => dispatch(overlayChanged('revisions'))}
+        >
           <History size={20} aria-hidden="true" />
         </button>
-        <a className={`${icon} hidden sm:inline-flex`} href={`/api/conversions/${id}/export`} download={`${plan.name.replace(/[^\w -]+/g, '').trim() || 'conversion'}.json`} aria-label="Export as a file" title="Export as a file">
+        <a
+          className={`${icon} hidden sm:inline-flex`}
+          href={`/api/conversions/${id}/export`}
+          download={`${plan.name.replace(/[^\w -]+/g, '').trim() || 'conversion'}.json`}
+          aria-label="Export as a file"
+          title="Export as a file"
+        >
           <Download size={20} aria-hidden="true" />
         </a>
-        <button type="button" className={`${icon} hidden w-auto px-2.5 sm:inline-flex`} title="Switch units" onClick={() => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' })}>
+        <button
+          type="button"
+          className={`${icon} hidden w-auto px-2.5 sm:inline-flex`}
+          title="Switch units"
+          onClick={() => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' })}
+        >
           <Ruler size={18} aria-hidden="true" /> {units === 'metric' ? 'mm, kW' : 'in, hp'}
         </button>
-        <button type="button" className={`${icon} hidden md:inline-flex`} aria-label="Light or dark" title="Light or dark" onClick={switchTheme}>
+        <button
+          type="button"
+          className={`${icon} hidden md:inline-flex`}
+          aria-label="Light or dark"
+          title="Light or dark"
+          onClick={switchTheme}
+        >
           <Moon size={20} aria-hidden="true" />
         </button>
-        <button type="button" className={`${icon} hidden md:inline-flex`} aria-label="Keys" title="Keys" onClick={() => dispatch(overlayChanged('keys'))}>
+        <button
+          type="button"
+          className={`${icon} hidden md:inline-flex`}
+          aria-label="Keys"
+          title="Keys"
+          onClick={() => dispatch(overlayChanged('keys'))}
+        >
           <Keyboard size={20} aria-hidden="true" />
         </button>
         <button type="button" className={`${icon} w-auto px-3`} onClick={() => dispatch(overlayChanged('palette'))}>
-          <Search size={18} aria-hidden="true" /> <span className="sr-only sm:not-sr-only">Find</span> <kbd className="hidden font-sans text-ink-2 md:inline">/</kbd>
+          <Search size={18} aria-hidden="true" /> <span className="sr-only sm:not-sr-only">Find</span>{' '}
+          <kbd className="hidden font-sans text-ink-2 md:inline">/</kbd>
         </button>
       </div>
     </header>
@@ -73,8 +123,15 @@ function KeptState() {
     waiting: () => 'Waiting for the server',
     refused: () => 'Not kept',
   }[keeping.state]()
-  const colour = { kept: 'text-green', keeping: 'text-ink-2', waiting: 'text-brass', refused: 'text-oxide' }[keeping.state]
-  const why = keeping.state === 'waiting' ? `${keeping.why} What you type is kept in this browser and sent when it is back.` : keeping.state === 'refused' ? keeping.why : undefined
+  const colour = { kept: 'text-green', keeping: 'text-ink-2', waiting: 'text-brass', refused: 'text-oxide' }[
+    keeping.state
+  ]
+  const why =
+    keeping.state === 'waiting'
+      ? `${keeping.why} What you type is kept in this browser and sent when it is back.`
+      : keeping.state === 'refused'
+        ? keeping.why
+        : undefined
   return (
     <span role="status" className={`shrink-0 max-sm:flex-1 text-[15px] font-medium ${colour}`} title={why}>
       {words}

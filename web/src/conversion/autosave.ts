@@ -1,7 +1,19 @@
 import { readPlan } from '@zesty/core'
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit'
 import type { Conversion, Problem } from '../app/api'
-import { changed, conflicted, keepingChanged, kept, opened, redone, settled, typedRead, typedUnread, undone, type OpenPlan } from './planSlice'
+import {
+  changed,
+  conflicted,
+  keepingChanged,
+  kept,
+  opened,
+  redone,
+  settled,
+  typedRead,
+  typedUnread,
+  undone,
+  type OpenPlan,
+} from './planSlice'
 import { writeDraft } from './draft'
 
 /** Quiet time after an edit before it is sent. */
@@ -48,17 +60,26 @@ autosave.startListening({
   },
 })
 
-type Answer = { kind: 'kept'; conversion: Conversion } | { kind: 'conflict'; theirs: Conversion } | { kind: 'waiting' | 'refused'; why: string }
+type Answer =
+  | { kind: 'kept'; conversion: Conversion }
+  | { kind: 'conflict'; theirs: Conversion }
+  | { kind: 'waiting' | 'refused'; why: string }
 
 async function send({ id, revision, plan }: OpenPlan): Promise<Answer> {
   try {
-    const response = await fetch(`/api/conversions/${id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ baseRevision: revision, plan }) })
+    const response = await fetch(`/api/conversions/${id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ baseRevision: revision, plan }),
+    })
     const body: unknown = await response.json()
     if (response.ok) return { kind: 'kept', conversion: body as Conversion }
     if (response.status === 409) {
       const { theirs } = body as { theirs: Conversion }
       const read = readPlan(theirs.plan)
-      return read.ok ? { kind: 'conflict', theirs: { ...theirs, plan: read.value } } : { kind: 'refused', why: 'It was changed elsewhere, in a form this page does not know. Reload the page.' }
+      return read.ok
+        ? { kind: 'conflict', theirs: { ...theirs, plan: read.value } }
+        : { kind: 'refused', why: 'It was changed elsewhere, in a form this page does not know. Reload the page.' }
     }
     const { detail } = body as Problem
     return response.status >= 500 ? { kind: 'waiting', why: detail } : { kind: 'refused', why: detail }

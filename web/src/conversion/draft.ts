@@ -29,7 +29,9 @@ export function readDraft(id: string): Draft | undefined {
   try {
     const { baseRevision, plan, typed } = JSON.parse(text) as Partial<Draft>
     const read = readPlan(plan)
-    return typeof baseRevision === 'number' && read.ok ? { baseRevision, plan: read.value, typed: typed ?? {} } : undefined
+    return typeof baseRevision === 'number' && read.ok
+      ? { baseRevision, plan: read.value, typed: typed ?? {} }
+      : undefined
   } catch {
     return undefined
   }

@@ -5,7 +5,8 @@ function show(card: HTMLElement | undefined): void {
   card?.focus()
 }
 
-export const focusFinding = (id: string): void => requestFrame(() => show(cards().find((c) => c.dataset['finding'] === id)))
+export const focusFinding = (id: string): void =>
+  requestFrame(() => show(cards().find((c) => c.dataset['finding'] === id)))
 
 /** From the finding in focus to the one after it, and round again. */
 export function focusNextFinding(): void {

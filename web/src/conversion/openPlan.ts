@@ -21,7 +21,8 @@ export const useOpen = (): OpenPlan => useAppSelector(selectOpen)
 /** What the product says about the open plan. */
 export const useEvaluation = (): Evaluation => useAppSelector(selectEvaluation)
 
-export const useFigure = (id: string): Figure | undefined => useAppSelector((state) => selectEvaluation(state).figures[id])
+export const useFigure = (id: string): Figure | undefined =>
+  useAppSelector((state) => selectEvaluation(state).figures[id])
 
 /** Units as the open plan's shop prefers them. */
 export function useUnits(): UnitSystem {

@@ -43,9 +43,29 @@ const planSlice = createSlice({
   name: 'plan',
   initialState: { open: undefined as OpenPlan | undefined },
   reducers: {
-    opened: (_state, { payload: { conversion, draft, typed, theirs } }: PayloadAction<{ conversion: Conversion; draft?: Plan; typed?: Record<PlanPath, TypedText>; theirs?: Conversion }>) => {
+    opened: (
+      _state,
+      {
+        payload: { conversion, draft, typed, theirs },
+      }: PayloadAction<{
+        conversion: Conversion
+        draft?: Plan
+        typed?: Record<PlanPath, TypedText>
+        theirs?: Conversion
+      }>,
+    ) => {
       const { id, shopId, revision, plan, savedAt } = conversion
-      const open: OpenPlan = { id, shopId, revision, plan: draft ?? plan, keptPlan: plan, keeping: { state: 'kept', at: savedAt }, undo: [], redo: [], typed: typed ?? {} }
+      const open: OpenPlan = {
+        id,
+        shopId,
+        revision,
+        plan: draft ?? plan,
+        keptPlan: plan,
+        keeping: { state: 'kept', at: savedAt },
+        undo: [],
+        redo: [],
+        typed: typed ?? {},
+      }
       if (theirs) open.theirs = theirs
       return { open }
     },
@@ -109,5 +129,17 @@ const planSlice = createSlice({
   },
 })
 
-export const { opened, closed, changed, undone, redone, typedUnread, typedRead, keepingChanged, kept, conflicted, settled } = planSlice.actions
+export const {
+  opened,
+  closed,
+  changed,
+  undone,
+  redone,
+  typedUnread,
+  typedRead,
+  keepingChanged,
+  kept,
+  conflicted,
+  settled,
+} = planSlice.actions
 export const planReducer = planSlice.reducer

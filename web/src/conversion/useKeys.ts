@@ -21,7 +21,8 @@ export const keyList: readonly { keys: string; does: string }[] = [
   { keys: 'Ctrl Y, Shift Cmd Z', does: 'Redo' },
 ]
 
-const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
 /** Keys of the conversion screen; none fires while typing or under a dialog. */
 export function useKeys(stage: StageId): void {
@@ -38,7 +39,10 @@ export function useKeys(stage: StageId): void {
       '[': () => step(-1),
       ']': () => step(1),
       f: focusNextFinding,
-      w: () => document.activeElement instanceof HTMLElement && document.activeElement.dataset['figure'] !== undefined && document.activeElement.click(),
+      w: () =>
+        document.activeElement instanceof HTMLElement &&
+        document.activeElement.dataset['figure'] !== undefined &&
+        document.activeElement.click(),
       '/': () => dispatch(overlayChanged('palette')),
       u: () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' }),
       '?': () => dispatch(overlayChanged('keys')),

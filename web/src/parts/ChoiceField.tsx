@@ -11,10 +11,23 @@ interface Props {
 }
 
 /** A few values side by side; pressing the one in force again makes it unknown. */
-export function ChoiceField({ path, label, wide = false, pictures }: Props & { pictures?: Partial<Record<string, ReactNode>> }) {
+export function ChoiceField({
+  path,
+  label,
+  wide = false,
+  pictures,
+}: Props & { pictures?: Partial<Record<string, ReactNode>> }) {
   const field = fieldAt(path)
   const options = field?.options ?? {}
-  return <Choices path={path} label={label ?? field?.label ?? path} help={field?.help} wide={wide} options={Object.entries(options).map(([value, words]) => ({ value, words, picture: pictures?.[value] }))} />
+  return (
+    <Choices
+      path={path}
+      label={label ?? field?.label ?? path}
+      help={field?.help}
+      wide={wide}
+      options={Object.entries(options).map(([value, words]) => ({ value, words, picture: pictures?.[value] }))}
+    />
+  )
 }
 
 /** Yes, no, or not known. */
@@ -42,7 +55,19 @@ interface Option {
   holds?: unknown
 }
 
-export function Choices({ path, label, help, options, wide = false }: { path: PlanPath; label: string; help?: string | undefined; options: readonly Option[]; wide?: boolean }) {
+export function Choices({
+  path,
+  label,
+  help,
+  options,
+  wide = false,
+}: {
+  path: PlanPath
+  label: string
+  help?: string | undefined
+  options: readonly Option[]
+  wide?: boolean
+}) {
   const held = valueAt(usePlan(), path)
   const change = useChange()
   const id = useId()
@@ -79,13 +104,28 @@ export function Choices({ path, label, help, options, wide = false }: { path: Pl
 }
 
 /** A value out of a longer list. */
-export function SelectField({ path, label, options, bare = false, wide = false, none = 'Not known' }: Props & { options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
+export function SelectField({
+  path,
+  label,
+  options,
+  bare = false,
+  wide = false,
+  none = 'Not known',
+}: Props & { options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
   const field = fieldAt(path)
   const held = valueAt(usePlan(), path)
   const change = useChange()
   const name = label ?? field?.label ?? path
   const select = (id?: string, describedBy?: string) => (
-    <select id={id} aria-describedby={describedBy} aria-label={bare ? name : undefined} data-path={path} className="field" value={typeof held === 'string' ? held : ''} onChange={(e) => change(name, [set(path, e.target.value === '' ? undefined : e.target.value)])}>
+    <select
+      id={id}
+      aria-describedby={describedBy}
+      aria-label={bare ? name : undefined}
+      data-path={path}
+      className="field"
+      value={typeof held === 'string' ? held : ''}
+      onChange={(e) => change(name, [set(path, e.target.value === '' ? undefined : e.target.value)])}
+    >
       <option value="">{none}</option>
       {Object.entries(options ?? field?.options ?? {}).map(([value, words]) => (
         <option key={value} value={value}>

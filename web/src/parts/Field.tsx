@@ -2,7 +2,21 @@ import { fieldAt, type PlanPath } from '@zesty/core'
 import { useId, type ReactNode } from 'react'
 
 /** A label over its control, with help and the reason why a text was not taken. */
-export function Field({ path, label, message, hint, wide = false, children }: { path: PlanPath; label?: string | undefined; message?: string | undefined; hint?: string | undefined; wide?: boolean; children: (ids: { id: string; describedBy: string | undefined }) => ReactNode }) {
+export function Field({
+  path,
+  label,
+  message,
+  hint,
+  wide = false,
+  children,
+}: {
+  path: PlanPath
+  label?: string | undefined
+  message?: string | undefined
+  hint?: string | undefined
+  wide?: boolean
+  children: (ids: { id: string; describedBy: string | undefined }) => ReactNode
+}) {
   const id = useId()
   const field = fieldAt(path)
   const help = hint ?? field?.help
@@ -14,7 +28,11 @@ export function Field({ path, label, message, hint, wide = false, children }: { 
       </label>
       {children({ id, describedBy: shown ? `${id}-help` : undefined })}
       {message ? (
-        <p id={`${id}-help`} role="alert" className="why-not flex items-baseline gap-1.5 text-[15px] font-medium text-oxide">
+        <p
+          id={`${id}-help`}
+          role="alert"
+          className="why-not flex items-baseline gap-1.5 text-[15px] font-medium text-oxide"
+        >
           <svg width="11" height="11" viewBox="0 0 14 14" aria-hidden="true" className="shrink-0">
             <path fill="currentColor" d="M4 0h6l4 4v6l-4 4H4L0 10V4z" />
           </svg>

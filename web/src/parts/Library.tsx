@@ -22,7 +22,9 @@ export function Library({ kind }: { kind: 'motor' | 'drive' }) {
   }
   return (
     <details className="sheet mt-4">
-      <summary className="min-h-11 content-center font-semibold">Library of the shop: {items.length === 0 ? `no ${kind} kept yet` : `${items.length} kept`}</summary>
+      <summary className="min-h-11 content-center font-semibold">
+        Library of the shop: {items.length === 0 ? `no ${kind} kept yet` : `${items.length} kept`}
+      </summary>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         {items.map((i) => {
           const patch: Patch = [set(kind, i.item)]
@@ -36,14 +38,22 @@ export function Library({ kind }: { kind: 'motor' | 'drive' }) {
           <>
             <label className="flex flex-col gap-0.5">
               <span className="label">Keep this one as</span>
-              <input className="field" value={name} maxLength={80} placeholder={`${plan.name}, ${kind}`} onChange={(e) => setName(e.target.value)} />
+              <input
+                className="field"
+                value={name}
+                maxLength={80}
+                placeholder={`${plan.name}, ${kind}`}
+                onChange={(e) => setName(e.target.value)}
+              />
             </label>
             <button type="button" className="btn" disabled={isLoading} onClick={() => void keepIt()}>
               Keep it
             </button>
           </>
         )}
-        {!typed && items.length === 0 && <p className="lead">Type a plate first; then it can be kept here for other machines.</p>}
+        {!typed && items.length === 0 && (
+          <p className="lead">Type a plate first; then it can be kept here for other machines.</p>
+        )}
       </div>
     </details>
   )

@@ -25,7 +25,9 @@ export function Mark({ kind, word, silent = false }: { kind: MarkKind; word?: st
   const { shape, colour, word: usual } = look[kind]
   const text = typeof word === 'string' ? word : usual
   return (
-    <span className={`relative inline-flex shrink-0 items-center gap-1.5 font-cond text-[15px] font-semibold whitespace-nowrap ${colour}`}>
+    <span
+      className={`relative inline-flex shrink-0 items-center gap-1.5 font-cond text-[15px] font-semibold whitespace-nowrap ${colour}`}
+    >
       <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
         {shapes[shape]}
       </svg>

@@ -3,7 +3,21 @@ import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
 
 /** A dialog over the page, with its name and a way out. */
-export function Overlay({ title, says, open, onClose, wide = false, children }: { title: string; says?: string; open: boolean; onClose: () => void; wide?: boolean; children: ReactNode }) {
+export function Overlay({
+  title,
+  says,
+  open,
+  onClose,
+  wide = false,
+  children,
+}: {
+  title: string
+  says?: string
+  open: boolean
+  onClose: () => void
+  wide?: boolean
+  children: ReactNode
+}) {
   return (
     <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
       <Dialog.Portal>

@@ -19,15 +19,37 @@ export function QuantityField({ path, label, teeth = false, ...rest }: Props) {
   const plan = usePlan()
   const units = useUnits()
   const dimension = teeth ? 'number' : undefined
-  return <TypedField {...rest} path={path} label={label ?? fieldAt(path)?.label} printed={printedAt(path, valueAt(plan, path), units, dimension)} read={(text) => readQuantity(path, text, units, dimension)} />
+  return (
+    <TypedField
+      {...rest}
+      path={path}
+      label={label ?? fieldAt(path)?.label}
+      printed={printedAt(path, valueAt(plan, path), units, dimension)}
+      read={(text) => readQuantity(path, text, units, dimension)}
+    />
+  )
 }
 
 /** Two plate values in one field, `230/400 V`. */
-export function PairField({ low, high, label, ...rest }: Omit<Props, 'path' | 'teeth'> & { low: PlanPath; high: PlanPath }) {
+export function PairField({
+  low,
+  high,
+  label,
+  ...rest
+}: Omit<Props, 'path' | 'teeth'> & { low: PlanPath; high: PlanPath }) {
   const plan = usePlan()
   const units = useUnits()
   const first = printedAt(low, valueAt(plan, low), units)
   const second = printedAt(high, valueAt(plan, high), units)
   const printed = second === '' ? first : `${first.replace(/ [^\d ]+$/, '')} / ${second}`
-  return <TypedField {...rest} path={low} paths={[low, high]} label={label ?? fieldAt(low)?.label} printed={printed} read={(text) => readPair(low, high, text, units)} />
+  return (
+    <TypedField
+      {...rest}
+      path={low}
+      paths={[low, high]}
+      label={label ?? fieldAt(low)?.label}
+      printed={printed}
+      read={(text) => readPair(low, high, text, units)}
+    />
+  )
 }

@@ -26,7 +26,18 @@ export interface TypedFieldProps {
  * A text field that is read when left. What cannot be read stays in the field with the reason,
  * also when the person goes elsewhere and comes back; the plan keeps its last good value.
  */
-export function TypedField({ path, paths = [path], label, hint, placeholder, wide = false, bare = false, printed, read, inputMode }: TypedFieldProps) {
+export function TypedField({
+  path,
+  paths = [path],
+  label,
+  hint,
+  placeholder,
+  wide = false,
+  bare = false,
+  printed,
+  read,
+  inputMode,
+}: TypedFieldProps) {
   const dispatch = useAppDispatch()
   const change = useChange()
   const unread = useAppSelector((state) => state.plan.open?.typed[path])

@@ -6,7 +6,9 @@ export function WhenSeen({ placeHolder, children }: { placeHolder: ReactNode; ch
   const [seen, setSeen] = useState(false)
   useEffect(() => {
     if (!place.current) return undefined
-    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && setSeen(true), { rootMargin: '120px' })
+    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && setSeen(true), {
+      rootMargin: '120px',
+    })
     observer.observe(place.current)
     return () => observer.disconnect()
   }, [])

@@ -3,7 +3,25 @@ import { usePlan } from '../conversion/openPlan'
 import { TypedField } from './TypedField'
 
 /** Free words of the plan: names, frames, notes. */
-export function WordsField({ path, label, hint, placeholder, wide = false, bare = false, needed = false, longest = 120 }: { path: PlanPath; label?: string; hint?: string; placeholder?: string; wide?: boolean; bare?: boolean; needed?: boolean; longest?: number }) {
+export function WordsField({
+  path,
+  label,
+  hint,
+  placeholder,
+  wide = false,
+  bare = false,
+  needed = false,
+  longest = 120,
+}: {
+  path: PlanPath
+  label?: string
+  hint?: string
+  placeholder?: string
+  wide?: boolean
+  bare?: boolean
+  needed?: boolean
+  longest?: number
+}) {
   const value = valueAt(usePlan(), path)
   return (
     <TypedField
@@ -17,7 +35,8 @@ export function WordsField({ path, label, hint, placeholder, wide = false, bare 
       read={(text) => {
         const trimmed = text.trim()
         if (trimmed === '' && needed) return { ok: false, message: 'This needs a name.' }
-        if (trimmed.length > longest) return { ok: false, message: `At most ${longest} letters; this has ${trimmed.length}.` }
+        if (trimmed.length > longest)
+          return { ok: false, message: `At most ${longest} letters; this has ${trimmed.length}.` }
         return { ok: true, value: [set(path, trimmed === '' ? undefined : trimmed)] }
       }}
     />

@@ -39,7 +39,9 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
       <p className="font-cond text-[28px] leading-none font-semibold">{printQuantity(figure, units)}</p>
       <p>
         {basisWords[figure.basis]}
-        {figure.basis === 'computed' && figure.restsOnTypical && <span className="text-brass">, in part from typical planning values</span>}
+        {figure.basis === 'computed' && figure.restsOnTypical && (
+          <span className="text-brass">, in part from typical planning values</span>
+        )}
       </p>
       {contract && (
         <p className="rounded border border-rule bg-paper px-2.5 py-2 font-medium" data-testid="formula">
@@ -55,7 +57,13 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
           </tbody>
         </table>
       )}
-      <p className="text-ink-2">Source: {contract?.source ?? figure.source ?? (figure.path ? `typed at ${fieldAt(figure.path)?.label.toLowerCase() ?? figure.path}` : 'the plan')}.</p>
+      <p className="text-ink-2">
+        Source:{' '}
+        {contract?.source ??
+          figure.source ??
+          (figure.path ? `typed at ${fieldAt(figure.path)?.label.toLowerCase() ?? figure.path}` : 'the plan')}
+        .
+      </p>
       {figure.path && (
         <button type="button" className="btn self-start" onClick={() => goToField(figure.path ?? '')}>
           Go to the field
@@ -67,7 +75,14 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
 
 function FromLine({ line, open }: { line: FigureInput; open: (id: string) => void }) {
   const units = useUnits()
-  const text = typeof line.value === 'number' && line.dimension ? printQuantity({ value: line.value, dimension: line.dimension }, units) : typeof line.value === 'boolean' ? (line.value ? 'yes' : 'no') : String(line.value)
+  const text =
+    typeof line.value === 'number' && line.dimension
+      ? printQuantity({ value: line.value, dimension: line.dimension }, units)
+      : typeof line.value === 'boolean'
+        ? line.value
+          ? 'yes'
+          : 'no'
+        : String(line.value)
   const { figureId } = line
   return (
     <tr className="border-b border-rule">
@@ -77,7 +92,11 @@ function FromLine({ line, open }: { line: FigureInput; open: (id: string) => voi
       </td>
       <td className="text-right font-semibold">
         {figureId ? (
-          <button type="button" className="min-h-11 min-w-11 text-right text-blue underline decoration-dotted underline-offset-4" onClick={() => open(figureId)}>
+          <button
+            type="button"
+            className="min-h-11 min-w-11 text-right text-blue underline decoration-dotted underline-offset-4"
+            onClick={() => open(figureId)}
+          >
             {text}
           </button>
         ) : (

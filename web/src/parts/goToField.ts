@@ -3,8 +3,14 @@ import type { PlanPath, StageId } from '@zesty/core'
 /** Where a field is edited. */
 export function stageOf(path: PlanPath): StageId {
   if (path.startsWith('motor')) return 'motor'
-  if (path.startsWith('drive') || path === 'survey.coastS' || /^supply\.(cable|laying|ambient|region)/.test(path)) return 'drive'
-  if (path === 'survey.mainPositionId' || /^settings\.chosen\.(minimumHz|maximumHz)/.test(path) || path === 'controls.knobTopHz') return 'speeds'
+  if (path.startsWith('drive') || path === 'survey.coastS' || /^supply\.(cable|laying|ambient|region)/.test(path))
+    return 'drive'
+  if (
+    path === 'survey.mainPositionId' ||
+    /^settings\.chosen\.(minimumHz|maximumHz)/.test(path) ||
+    path === 'controls.knobTopHz'
+  )
+    return 'speeds'
   if (path.startsWith('settings') || path.startsWith('controls')) return 'settings'
   if (path.startsWith('overrides')) return 'drive'
   return 'survey'
@@ -23,11 +29,16 @@ export function goToField(path: PlanPath): void {
 }
 
 function focusWhenThere(path: PlanPath, frames: number): void {
-  const found = [...document.querySelectorAll<HTMLElement>('[data-path]')].find((el) => el.dataset['path']?.split(' ').includes(path))
+  const found = [...document.querySelectorAll<HTMLElement>('[data-path]')].find((el) =>
+    el.dataset['path']?.split(' ').includes(path),
+  )
   const parent = path.includes('.') ? path.slice(0, path.lastIndexOf('.')) : ''
   if (found) {
     found.scrollIntoView({ block: 'center' })
-    ;(found.matches('input, select, textarea, button') ? found : (found.querySelector<HTMLElement>('input, button, select') ?? found)).focus()
+    ;(found.matches('input, select, textarea, button')
+      ? found
+      : (found.querySelector<HTMLElement>('input, button, select') ?? found)
+    ).focus()
   } else if (frames > 0) requestAnimationFrame(() => focusWhenThere(path, frames - 1))
   else if (parent.split('.').length > 1) focusWhenThere(parent, 1)
 }

@@ -1,10 +1,23 @@
-import { fieldAt, parsePair, parseQuantity, printQuantity, set, type Dimension, type Parsed, type Patch, type PlanField, type PlanPath, type UnitSystem } from '@zesty/core'
+import {
+  fieldAt,
+  parsePair,
+  parseQuantity,
+  printQuantity,
+  set,
+  type Dimension,
+  type Parsed,
+  type Patch,
+  type PlanField,
+  type PlanPath,
+  type UnitSystem,
+} from '@zesty/core'
 
 /** The plan's limits for a field, as a sentence where a value lies outside. */
 function outside(field: PlanField, value: number, dimension: Dimension, system: UnitSystem): string | undefined {
   const print = (v: number) => printQuantity({ value: v, dimension }, system)
   const { min, max } = field
-  if ((min !== undefined && value < min) || (max !== undefined && value > max)) return `${print(value)} is outside what this takes: ${print(min ?? 0)} to ${print(max ?? Infinity)}.`
+  if ((min !== undefined && value < min) || (max !== undefined && value > max))
+    return `${print(value)} is outside what this takes: ${print(min ?? 0)} to ${print(max ?? Infinity)}.`
   return undefined
 }
 
@@ -38,4 +51,6 @@ export function readPair(low: PlanPath, high: PlanPath, text: string, system: Un
 const editable = (text: string): string => text.replace(/[\u00a0\u202f]/g, ' ')
 
 export const printedAt = (path: PlanPath, value: unknown, system: UnitSystem, as?: Dimension): string =>
-  typeof value === 'number' ? editable(printQuantity({ value, dimension: as ?? fieldAt(path)?.dimension ?? 'number' }, system)) : ''
+  typeof value === 'number'
+    ? editable(printQuantity({ value, dimension: as ?? fieldAt(path)?.dimension ?? 'number' }, system))
+    : ''

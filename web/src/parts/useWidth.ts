@@ -5,7 +5,9 @@ export function useWidth(initial: number): [(element: HTMLElement | null) => (()
   const [width, setWidth] = useState(initial)
   const ref = useCallback((element: HTMLElement | null) => {
     if (!element) return undefined
-    const observer = new ResizeObserver(([entry]) => entry && setWidth(Math.max(280, Math.floor(entry.contentRect.width))))
+    const observer = new ResizeObserver(
+      ([entry]) => entry && setWidth(Math.max(280, Math.floor(entry.contentRect.width))),
+    )
     observer.observe(element)
     return () => observer.disconnect()
   }, [])

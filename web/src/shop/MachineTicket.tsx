@@ -6,18 +6,34 @@ import type { MachineLine } from '../app/api'
 import { Mark } from '../parts/Mark'
 
 /** One machine as a job ticket: what it is, how its chain stands, what is next. */
-export function MachineTicket({ machine, units, onRemove }: { machine: MachineLine; units: UnitSystem; onRemove: () => void }) {
+export function MachineTicket({
+  machine,
+  units,
+  onRemove,
+}: {
+  machine: MachineLine
+  units: UnitSystem
+  onRemove: () => void
+}) {
   const { id, name, machineKind, chain, stages, stops, watches, next, savedAt } = machine
   return (
     <article className="flex h-full flex-col overflow-hidden rounded-lg border border-manila-edge bg-card">
       <div className="flex items-center gap-3 border-b border-dashed border-manila-edge bg-manila px-3.5 py-1">
-        <span aria-hidden="true" className="size-3.5 shrink-0 rounded-full border border-manila-edge bg-paper shadow-[inset_0_1px_2px_rgba(0,0,0,.25)]" />
+        <span
+          aria-hidden="true"
+          className="size-3.5 shrink-0 rounded-full border border-manila-edge bg-paper shadow-[inset_0_1px_2px_rgba(0,0,0,.25)]"
+        />
         <h2 className="min-w-0 flex-1 font-cond text-[21px] leading-tight font-semibold">
           <Link to={`/conversions/${id}`} className="flex min-h-11 items-center underline-offset-4 hover:underline">
             {name}
           </Link>
         </h2>
-        <button type="button" className="inline-flex size-11 items-center justify-center rounded text-ink-2" aria-label={`Take ${name} away`} onClick={onRemove}>
+        <button
+          type="button"
+          className="inline-flex size-11 items-center justify-center rounded text-ink-2"
+          aria-label={`Take ${name} away`}
+          onClick={onRemove}
+        >
           <Trash2 size={18} aria-hidden="true" />
         </button>
       </div>
@@ -48,7 +64,10 @@ export function MachineTicket({ machine, units, onRemove }: { machine: MachineLi
           ))}
         </ol>
         {next && (
-          <Link to={`/conversions/${id}/${next.stage}`} className="flex min-h-11 items-center font-semibold text-blue underline underline-offset-4">
+          <Link
+            to={`/conversions/${id}/${next.stage}`}
+            className="flex min-h-11 items-center font-semibold text-blue underline underline-offset-4"
+          >
             Next: {next.text}
           </Link>
         )}

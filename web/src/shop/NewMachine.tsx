@@ -11,7 +11,11 @@ export function NewMachine({ shopId, first = false }: { shopId: string; first?: 
   const [name, setName] = useState('')
   const [create, { error, isLoading }] = api.useNewMachineMutation()
   const begin = async (kind: MachineKind) => {
-    const made = await create({ shopId, name: name.trim() || (kind === 'other' ? 'Machine' : machineKinds[kind]), machineKind: kind })
+    const made = await create({
+      shopId,
+      name: name.trim() || (kind === 'other' ? 'Machine' : machineKinds[kind]),
+      machineKind: kind,
+    })
     if (made.data) await navigate(`/conversions/${made.data.id}/survey`)
   }
   return (
@@ -19,14 +23,24 @@ export function NewMachine({ shopId, first = false }: { shopId: string; first?: 
       {first && (
         <div>
           <h2 className="h-stage">What machine is it?</h2>
-          <p className="lead">Choose one and type what you know. Five minutes give a first verdict; everything can be changed later.</p>
+          <p className="lead">
+            Choose one and type what you know. Five minutes give a first verdict; everything can be changed later.
+          </p>
         </div>
       )}
       <div className="flex max-w-[420px] flex-col gap-0.5">
         <label className="label" htmlFor={id}>
           What you call it, if you like
         </label>
-        <input id={id} className="field" value={name} maxLength={80} placeholder="Lathe by the window" autoComplete="off" onChange={(e) => setName(e.target.value)} />
+        <input
+          id={id}
+          className="field"
+          value={name}
+          maxLength={80}
+          placeholder="Lathe by the window"
+          autoComplete="off"
+          onChange={(e) => setName(e.target.value)}
+        />
       </div>
       {error && (
         <p role="alert" className="text-oxide">
@@ -36,7 +50,12 @@ export function NewMachine({ shopId, first = false }: { shopId: string; first?: 
       <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-5">
         {(Object.entries(machineKinds) as [MachineKind, string][]).map(([kind, words]) => (
           <li key={kind}>
-            <button type="button" disabled={isLoading} className="flex w-full flex-col items-center gap-1.5 rounded-lg border border-edge bg-card px-2 py-3 font-medium hover:border-blue" onClick={() => void begin(kind)}>
+            <button
+              type="button"
+              disabled={isLoading}
+              className="flex w-full flex-col items-center gap-1.5 rounded-lg border border-edge bg-card px-2 py-3 font-medium hover:border-blue"
+              onClick={() => void begin(kind)}
+            >
               <MachineSketch kind={kind} />
               {words}
             </button>

@@ -29,7 +29,12 @@ export function ShopScreen() {
         <Brand />
         <nav aria-label="Shops" className="flex flex-1 flex-wrap gap-1">
           {shops?.map((s) => (
-            <Link key={s.id} to={`/shops/${s.id}`} aria-current={s.id === shopId ? 'page' : undefined} className={`flex min-h-11 items-center rounded-md px-3 font-medium ${s.id === shopId ? 'bg-card font-semibold shadow-[inset_0_-3px_0_var(--blue)]' : 'text-ink-2'}`}>
+            <Link
+              key={s.id}
+              to={`/shops/${s.id}`}
+              aria-current={s.id === shopId ? 'page' : undefined}
+              className={`flex min-h-11 items-center rounded-md px-3 font-medium ${s.id === shopId ? 'bg-card font-semibold shadow-[inset_0_-3px_0_var(--blue)]' : 'text-ink-2'}`}
+            >
               {s.name}
             </Link>
           ))}
@@ -37,7 +42,13 @@ export function ShopScreen() {
             <Plus size={18} aria-hidden="true" /> Shop
           </button>
         </nav>
-        <button type="button" className="btn btn-quiet w-11 px-0" aria-label="Light or dark" title="Light or dark" onClick={switchTheme}>
+        <button
+          type="button"
+          className="btn btn-quiet w-11 px-0"
+          aria-label="Light or dark"
+          title="Light or dark"
+          onClick={switchTheme}
+        >
           <Moon size={20} aria-hidden="true" />
         </button>
       </header>
@@ -52,7 +63,13 @@ export function ShopScreen() {
             <div className="flex flex-wrap items-end gap-3">
               <div className="flex-1">
                 <h1 className="font-cond text-[32px] leading-tight font-semibold">{shop.name}</h1>
-                <p className="lead">{machines === undefined ? '' : machines.length === 0 ? 'No machine yet.' : `${machines.length} ${machines.length === 1 ? 'machine' : 'machines'}. Open one to go on where you stopped.`}</p>
+                <p className="lead">
+                  {machines === undefined
+                    ? ''
+                    : machines.length === 0
+                      ? 'No machine yet.'
+                      : `${machines.length} ${machines.length === 1 ? 'machine' : 'machines'}. Open one to go on where you stopped.`}
+                </p>
               </div>
               <UnitsSwitch shop={shop} />
               <ImportButton shopId={shopId} />
@@ -91,7 +108,11 @@ export function ShopScreen() {
 function UnitsSwitch({ shop }: { shop: Shop }) {
   const [change] = api.useChangeShopMutation()
   return (
-    <button type="button" className="btn btn-quiet" onClick={() => void change({ id: shop.id, units: shop.units === 'metric' ? 'imperial' : 'metric' })}>
+    <button
+      type="button"
+      className="btn btn-quiet"
+      onClick={() => void change({ id: shop.id, units: shop.units === 'metric' ? 'imperial' : 'metric' })}
+    >
       Units: {shop.units === 'metric' ? 'mm, kW' : 'in, hp'}
     </button>
   )
@@ -104,7 +125,9 @@ function ImportButton({ shopId }: { shopId: string }) {
   const [refusal, setRefusal] = useState<string>()
   const take = async (file: File) => {
     if (file.size > LARGEST_IMPORT) {
-      setRefusal(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB. A conversion file is a few kilobytes, 2 MB at the most; is it the right file?`)
+      setRefusal(
+        `${file.name} is ${(file.size / 1e6).toFixed(1)} MB. A conversion file is a few kilobytes, 2 MB at the most; is it the right file?`,
+      )
       return
     }
     const result = await importMachine({ shopId, text: await file.text() })
@@ -140,7 +163,12 @@ function ImportButton({ shopId }: { shopId: string }) {
 function RemoveDialog({ machine, onClose }: { machine: MachineLine; onClose: () => void }) {
   const [remove, { error }] = api.useRemoveMachineMutation()
   return (
-    <Overlay title={`Take ${machine.name} away?`} says="Its plan and all its revisions go with it. Export it first if you may want it back." open onClose={onClose}>
+    <Overlay
+      title={`Take ${machine.name} away?`}
+      says="Its plan and all its revisions go with it. Export it first if you may want it back."
+      open
+      onClose={onClose}
+    >
       {error && <p className="text-oxide">{problemText(error)}</p>}
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={onClose}>
@@ -149,7 +177,11 @@ function RemoveDialog({ machine, onClose }: { machine: MachineLine; onClose: () 
         <a className="btn" href={`/api/conversions/${machine.id}/export`} download={`${machine.name}.json`}>
           Export it
         </a>
-        <button type="button" className="btn border-oxide text-oxide" onClick={() => void remove(machine.id).then((r) => r.error === undefined && onClose())}>
+        <button
+          type="button"
+          className="btn border-oxide text-oxide"
+          onClick={() => void remove(machine.id).then((r) => r.error === undefined && onClose())}
+        >
           <Trash2 size={18} aria-hidden="true" /> Take it away
         </button>
       </div>

@@ -22,20 +22,36 @@ export function CircuitSheet() {
           <QuantityField path="supply.cableMm2" placeholder="2.5 mm²" hint="Of each live conductor" />
           <SelectField path="supply.laying" />
           <QuantityField path="supply.ambientC" placeholder="30 °C typical" hint="" />
-          <QuantityField path="drive.manualProtectionA" label="Largest fuse, by the manual" placeholder="25 A" hint="" />
+          <QuantityField
+            path="drive.manualProtectionA"
+            label="Largest fuse, by the manual"
+            placeholder="25 A"
+            hint=""
+          />
           <SelectField path="supply.region" none="By the mains hertz" />
         </div>
         <div>
           <FigureTable
             heading="Worked out"
             rows={[
-              { label: 'Breaker the drive asks for', id: 'supply.protectionA', note: 'a quarter over the larger input' },
+              {
+                label: 'Breaker the drive asks for',
+                id: 'supply.protectionA',
+                note: 'a quarter over the larger input',
+              },
               { label: 'Smallest conductor', id: 'supply.neededMm2', note: 'load, protection, ampacity in that order' },
               { label: 'Lost along it', id: 'supply.drop', note: 'copper hot, full load' },
             ]}
           />
-          {earthLeakageType && <p className="mt-2 text-[15px]">{devices[earthLeakageType]} Small 5 mA devices trip on a drive’s filter: hard-wire where your code lets you.</p>}
-          <p className="mt-1 text-[15px] text-ink-2">No light extension leads: the single-phase side carries far more amps than the motor’s. Local codes rule.</p>
+          {earthLeakageType && (
+            <p className="mt-2 text-[15px]">
+              {devices[earthLeakageType]} Small 5 mA devices trip on a drive’s filter: hard-wire where your code lets
+              you.
+            </p>
+          )}
+          <p className="mt-1 text-[15px] text-ink-2">
+            No light extension leads: the single-phase side carries far more amps than the motor’s. Local codes rule.
+          </p>
         </div>
       </div>
     </section>

@@ -25,7 +25,9 @@ export function DriveBox() {
 
 function Terminals({ names, title, below = false }: { names: readonly string[]; title: string; below?: boolean }) {
   return (
-    <div className={`flex items-center gap-2 bg-paper px-4 py-2 ${below ? 'rounded-b-xl border-t-2' : 'rounded-t-xl border-b-2'} border-ink`}>
+    <div
+      className={`flex items-center gap-2 bg-paper px-4 py-2 ${below ? 'rounded-b-xl border-t-2' : 'rounded-t-xl border-b-2'} border-ink`}
+    >
       <span className="label mr-auto">{title}</span>
       {names.map((n) => (
         <span key={n} className="flex flex-col items-center font-cond text-[16px] leading-none font-semibold">

@@ -21,13 +21,27 @@ export function DriveStage() {
         <DriveBox />
         <div className="flex flex-col gap-4">
           <section className="sheet flex flex-col gap-3" aria-label="How it stands">
-            <LoadBar title="To the motor" carries="motor.plateCurrentA" carriesWords="the motor’s plate" allows="drive.outputA" allowsWords="the drive gives" />
-            <LoadBar title="From the wall" carries="drive.inputA" carriesWords="taken at full load" allows="supply.breakerA" allowsWords="the breaker" />
+            <LoadBar
+              title="To the motor"
+              carries="motor.plateCurrentA"
+              carriesWords="the motor’s plate"
+              allows="drive.outputA"
+              allowsWords="the drive gives"
+            />
+            <LoadBar
+              title="From the wall"
+              carries="drive.inputA"
+              carriesWords="taken at full load"
+              allows="supply.breakerA"
+              allowsWords="the breaker"
+            />
           </section>
           <section className="rounded-md border border-l-[6px] border-rule border-l-oxide bg-card px-3 py-2 text-[15px]">
             <h2 className="font-cond text-[18px] font-semibold">It stays charged</h2>
             <p className="leading-snug">
-              The bus stands at <FigureValue id="drive.busV" className="-my-3 !min-w-0 py-3" /> and holds it after the supply has gone. Wait the maker’s time, ten minutes where it is not known, and measure. Never put the supply on U, V or W.
+              The bus stands at <FigureValue id="drive.busV" className="-my-3 !min-w-0 py-3" /> and holds it after the
+              supply has gone. Wait the maker’s time, ten minutes where it is not known, and measure. Never put the
+              supply on U, V or W.
             </p>
           </section>
         </div>
@@ -38,7 +52,9 @@ export function DriveStage() {
         <YesNoField path="drive.doubler" />
         <YesNoField path="drive.lineStartLockout" />
         {threeOnOne && <YesNoField path="drive.singlePhasePermitted" />}
-        {threeOnOne && drive.singlePhasePermitted === true && <QuantityField path="drive.singlePhaseFactor" placeholder="43 % unless the manual says" />}
+        {threeOnOne && drive.singlePhasePermitted === true && (
+          <QuantityField path="drive.singlePhaseFactor" placeholder="43 % unless the manual says" />
+        )}
       </div>
       <div className="mt-4 grid gap-5 xl:grid-cols-2">
         <FigureTable
@@ -51,10 +67,17 @@ export function DriveStage() {
           ]}
         />
         <section className="grid grid-cols-2 content-start gap-x-3 gap-y-2" aria-label="Planning values">
-          <h2 className="label col-span-full border-b border-ink-2 py-1">Planning values, yours where you know better</h2>
+          <h2 className="label col-span-full border-b border-ink-2 py-1">
+            Planning values, yours where you know better
+          </h2>
           <QuantityField path="overrides.motorEfficiency" placeholder="from plate or table" />
           <QuantityField path="overrides.driveEfficiency" placeholder="96 % typical" />
-          <QuantityField path="overrides.truePowerFactor" placeholder="65 % typical, one phase" wide hint="Watts over volt-amperes at the wall; a choke raises it" />
+          <QuantityField
+            path="overrides.truePowerFactor"
+            placeholder="65 % typical, one phase"
+            wide
+            hint="Watts over volt-amperes at the wall; a choke raises it"
+          />
         </section>
       </div>
       <CircuitSheet />

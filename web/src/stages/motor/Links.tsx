@@ -4,14 +4,23 @@ import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { Choices } from '../../parts/ChoiceField'
 import { linksInWords, TerminalBox } from './TerminalBox'
 
-const forLeads: Record<string, readonly Connection[]> = { '3': ['fixed'], '6': ['star', 'delta'], '9-star': ['low', 'high'], '9-delta': ['low', 'high'], '12': ['low', 'high', 'star', 'delta'] }
+const forLeads: Record<string, readonly Connection[]> = {
+  '3': ['fixed'],
+  '6': ['star', 'delta'],
+  '9-star': ['low', 'high'],
+  '9-delta': ['low', 'high'],
+  '12': ['low', 'high', 'star', 'delta'],
+}
 
 /** The links as they are in the box now, and as they should be for this drive. */
 export function Links() {
   const { motor } = usePlan()
   const { links } = useEvaluation()
   const change = useChange()
-  const offered = motor.leads === undefined ? (Object.keys(connections) as Connection[]) : [...new Set([...(forLeads[motor.leads] ?? []), ...(motor.connection ? [motor.connection] : [])])]
+  const offered =
+    motor.leads === undefined
+      ? (Object.keys(connections) as Connection[])
+      : [...new Set([...(forLeads[motor.leads] ?? []), ...(motor.connection ? [motor.connection] : [])])]
   const toBe = links?.toBe
   return (
     <section className="sheet mt-4" aria-labelledby="links">
@@ -20,7 +29,11 @@ export function Links() {
       </h2>
       <div className="mt-2 grid gap-x-6 gap-y-4 lg:grid-cols-[auto_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
-          <Choices path="motor.connection" label="As they are now" options={offered.map((c) => ({ value: c, words: connections[c] }))} />
+          <Choices
+            path="motor.connection"
+            label="As they are now"
+            options={offered.map((c) => ({ value: c, words: connections[c] }))}
+          />
           {links?.asFound && (
             <div className="flex flex-wrap items-center gap-4">
               <Box leads={links.leads} linked={links.asFound} title="As found" />
@@ -33,7 +46,15 @@ export function Links() {
             </div>
           )}
           {toBe && (
-            <button type="button" className="btn btn-main self-start" onClick={() => change(`Move links to ${connections[toBe.connection].toLowerCase()}`, [set('motor.connection', toBe.connection)])}>
+            <button
+              type="button"
+              className="btn btn-main self-start"
+              onClick={() =>
+                change(`Move links to ${connections[toBe.connection].toLowerCase()}`, [
+                  set('motor.connection', toBe.connection),
+                ])
+              }
+            >
               They are moved: {connections[toBe.connection].toLowerCase()}
             </button>
           )}

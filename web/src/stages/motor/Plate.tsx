@@ -7,7 +7,11 @@ export function Plate() {
   return (
     <section aria-label="Nameplate" className="plate relative px-5 py-4">
       {['top-2 left-2', 'top-2 right-2', 'bottom-2 left-2', 'bottom-2 right-2'].map((corner) => (
-        <span key={corner} aria-hidden="true" className={`absolute size-2.5 rounded-full bg-[#7f868d] shadow-[inset_0_1px_1px_#fff8] ${corner}`} />
+        <span
+          key={corner}
+          aria-hidden="true"
+          className={`absolute size-2.5 rounded-full bg-[#7f868d] shadow-[inset_0_1px_1px_#fff8] ${corner}`}
+        />
       ))}
       <Line label="power">
         <QuantityField bare path="motor.powerW" label="Power" placeholder="1.5 kW or 2 hp" />
@@ -41,7 +45,12 @@ export function Plate() {
           <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="not printed" />
         </Line>
         <Line label="Ma/Mn">
-          <QuantityField bare path="motor.breakdownRatio" label="Pull-out over rated torque" placeholder="2.5 typical" />
+          <QuantityField
+            bare
+            path="motor.breakdownRatio"
+            label="Pull-out over rated torque"
+            placeholder="2.5 typical"
+          />
         </Line>
         <Line label="enclosure">
           <WordsField bare path="motor.enclosure" label="Enclosure" placeholder="IP55, TEFC" longest={20} />
@@ -50,7 +59,12 @@ export function Plate() {
           <QuantityField bare path="motor.platePoles" label="Poles on the plate" placeholder="not printed" />
         </Line>
         <Line label="CT range">
-          <QuantityField bare path="motor.inverterDutyRatio" label="Constant-torque range, to one" placeholder="not printed" />
+          <QuantityField
+            bare
+            path="motor.inverterDutyRatio"
+            label="Constant-torque range, to one"
+            placeholder="not printed"
+          />
         </Line>
       </div>
     </section>

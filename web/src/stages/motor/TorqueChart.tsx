@@ -1,4 +1,13 @@
-import { inShownUnit, numberOf, printNumber, printQuantity, torqueCurves, type TorqueCurves, type TorquePoint, type UnitSystem } from '@zesty/core'
+import {
+  inShownUnit,
+  numberOf,
+  printNumber,
+  printQuantity,
+  torqueCurves,
+  type TorqueCurves,
+  type TorquePoint,
+  type UnitSystem,
+} from '@zesty/core'
 import { area, line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
 import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
@@ -29,10 +38,15 @@ export function TorqueChart() {
     <section className="sheet mt-4" aria-labelledby="torque">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 id="torque" className="h-part">
-          Torque {axis === 'hertz' ? 'at the motor against hertz' : `at the spindle against its speed, on ${main?.name ?? ''}`}
+          Torque{' '}
+          {axis === 'hertz' ? 'at the motor against hertz' : `at the spindle against its speed, on ${main?.name ?? ''}`}
         </h2>
         {ratio !== undefined && (
-          <button type="button" className="btn btn-quiet" onClick={() => setAxis(axis === 'hertz' ? 'spindle' : 'hertz')}>
+          <button
+            type="button"
+            className="btn btn-quiet"
+            onClick={() => setAxis(axis === 'hertz' ? 'spindle' : 'hertz')}
+          >
             {axis === 'hertz' ? 'Show at the spindle' : 'Show at the motor'}
           </button>
         )}
@@ -48,7 +62,10 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
   const [ref, width] = useWidth(700)
   const { points, baseHz, fieldWeakeningHz, mechanicalHz, lowestHz, highestHz } = curves
   // Lossless at the spindle: the train's efficiency is left to the figures, which state it.
-  const perHz = ratio === undefined ? 1 : ((points[points.length - 1]?.motorRpm ?? 0) / (points[points.length - 1]?.frequencyHz ?? 1)) * ratio
+  const perHz =
+    ratio === undefined
+      ? 1
+      : ((points[points.length - 1]?.motorRpm ?? 0) / (points[points.length - 1]?.frequencyHz ?? 1)) * ratio
   const torqueAt = (nm: number) => inUnits(ratio === undefined ? nm : nm / ratio, units)
   const most = Math.max(...points.map((p) => p.peakNm))
   const x = scaleLinear([0, (points[points.length - 1]?.frequencyHz ?? 1) * perHz], [MARGIN.left, width - MARGIN.right])
@@ -65,7 +82,13 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
   ]
   return (
     <div ref={ref} className="mt-2">
-      <svg width={width} height={HEIGHT} className="block" role="img" aria-label="Torque curves; the list below says the same in words">
+      <svg
+        width={width}
+        height={HEIGHT}
+        className="block"
+        role="img"
+        aria-label="Torque curves; the list below says the same in words"
+      >
         {y.ticks(5).map((t) => (
           <g key={t}>
             <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
@@ -88,14 +111,45 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
         <path d={shade(inPlan.filter((p) => p.continuousNm !== undefined)) ?? ''} fill="var(--green-wash)" />
         {marks.map((m, i) => (
           <g key={m.text}>
-            <line x1={x(m.hz * perHz)} x2={x(m.hz * perHz)} y1={MARGIN.top} y2={HEIGHT - MARGIN.bottom} stroke={m.colour} strokeWidth="1.6" strokeDasharray="6 4" />
-            <text x={x(m.hz * perHz) - 6} y={MARGIN.top + 10 + i * 19} textAnchor="end" fontSize="15" fill={m.colour} style={heading} stroke="var(--card)" strokeWidth="4" paintOrder="stroke">
+            <line
+              x1={x(m.hz * perHz)}
+              x2={x(m.hz * perHz)}
+              y1={MARGIN.top}
+              y2={HEIGHT - MARGIN.bottom}
+              stroke={m.colour}
+              strokeWidth="1.6"
+              strokeDasharray="6 4"
+            />
+            <text
+              x={x(m.hz * perHz) - 6}
+              y={MARGIN.top + 10 + i * 19}
+              textAnchor="end"
+              fontSize="15"
+              fill={m.colour}
+              style={heading}
+              stroke="var(--card)"
+              strokeWidth="4"
+              paintOrder="stroke"
+            >
               {m.text}
             </text>
           </g>
         ))}
-        <path d={through((p) => p.peakNm)(points) ?? ''} fill="none" stroke="var(--oxide)" strokeWidth="2" strokeDasharray="2 4" strokeLinecap="round" />
-        <path d={through((p) => p.blowerNm)(points) ?? ''} fill="none" stroke="var(--blue)" strokeWidth="2" strokeDasharray="8 4" />
+        <path
+          d={through((p) => p.peakNm)(points) ?? ''}
+          fill="none"
+          stroke="var(--oxide)"
+          strokeWidth="2"
+          strokeDasharray="2 4"
+          strokeLinecap="round"
+        />
+        <path
+          d={through((p) => p.blowerNm)(points) ?? ''}
+          fill="none"
+          stroke="var(--blue)"
+          strokeWidth="2"
+          strokeDasharray="8 4"
+        />
         <path d={through((p) => p.continuousNm ?? 0)(known) ?? ''} fill="none" stroke="var(--green)" strokeWidth="3" />
       </svg>
       <ul className="flex flex-wrap gap-x-5 gap-y-1 text-[15px]" aria-hidden="true">
@@ -124,8 +178,10 @@ function Key({ colour, width, dash, text }: { colour: string; width: number; das
 function Words({ curves }: { curves: TorqueCurves }) {
   const units = useUnits()
   const { points, baseHz, lowestHz, highestHz, typical } = curves
-  const near = (hz: number) => points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
-  const print = (nm: number | undefined) => (nm === undefined ? 'not known' : printQuantity({ value: nm, dimension: 'torque' }, units))
+  const near = (hz: number) =>
+    points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
+  const print = (nm: number | undefined) =>
+    nm === undefined ? 'not known' : printQuantity({ value: nm, dimension: 'torque' }, units)
   const rows = [
     { name: 'lowest', hz: lowestHz },
     { name: 'half of base', hz: baseHz / 2 },
@@ -157,7 +213,11 @@ function Words({ curves }: { curves: TorqueCurves }) {
           ))}
         </tbody>
       </table>
-      {typical && <p className="mt-1 text-[15px] text-ink-2">Pull-out is a typical 2.5 times rated; type Ma/Mn from the data sheet where you have it.</p>}
+      {typical && (
+        <p className="mt-1 text-[15px] text-ink-2">
+          Pull-out is a typical 2.5 times rated; type Ma/Mn from the data sheet where you have it.
+        </p>
+      )}
     </details>
   )
 }

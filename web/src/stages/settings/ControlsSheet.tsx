@@ -13,8 +13,12 @@ export function ControlsSheet() {
         <SelectField path="controls.stopBy" />
         <SelectField path="controls.emergencyStop" />
         <SelectField path="controls.reference" />
-        {(controls.reference === 'knob' || controls.reference === 'analogue') && <SelectField path="controls.knobMode" />}
-        {controls.emergencyStop !== undefined && controls.emergencyStop !== 'none' && <YesNoField path="controls.resetStarts" />}
+        {(controls.reference === 'knob' || controls.reference === 'analogue') && (
+          <SelectField path="controls.knobMode" />
+        )}
+        {controls.emergencyStop !== undefined && controls.emergencyStop !== 'none' && (
+          <YesNoField path="controls.resetStarts" />
+        )}
         <SelectField path="settings.state" />
         <YesNoField path="controls.runLamp" />
         <YesNoField path="controls.reverseWanted" />

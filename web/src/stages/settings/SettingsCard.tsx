@@ -22,7 +22,9 @@ export function SettingsCard() {
       <h2 id="card" className="h-part rounded-t-lg border-b border-dashed border-manila-edge bg-manila px-3.5 py-2">
         Settings card
       </h2>
-      <p className="border-b border-rule px-3.5 py-1.5 text-[15px] text-ink-2">Reset the drive first, enter in this order with the motor stopped, then read every value back.</p>
+      <p className="border-b border-rule px-3.5 py-1.5 text-[15px] text-ink-2">
+        Reset the drive first, enter in this order with the motor stopped, then read every value back.
+      </p>
       <ol>
         {settings.map((line, i) => (
           <Line key={line.id} line={line} index={i} />
@@ -58,7 +60,11 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
       </div>
       <div>
         <span className="label block">Enter</span>
-        <span className={`font-cond text-[21px] leading-tight font-semibold ${value === undefined ? 'text-ink-2' : ''}`}>{print(id, value, units)}</span>
+        <span
+          className={`font-cond text-[21px] leading-tight font-semibold ${value === undefined ? 'text-ink-2' : ''}`}
+        >
+          {print(id, value, units)}
+        </span>
         <span className="block text-[14px] text-ink-2">
           {value === undefined ? '' : basisWords[basis]}
           {figured.has(id) && inDrive === undefined && value !== undefined && (
@@ -70,7 +76,11 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
         {options && <ChosenSelect id={id} />}
       </div>
       <div className={differs ? 'rounded bg-brass-wash p-1' : ''}>
-        {options ? <SelectField path={`settings.inDrive.${id}`} label="Read in the drive" none="not read yet" /> : <QuantityField path={`settings.inDrive.${id}`} label="Read in the drive" placeholder="not read yet" />}
+        {options ? (
+          <SelectField path={`settings.inDrive.${id}`} label="Read in the drive" none="not read yet" />
+        ) : (
+          <QuantityField path={`settings.inDrive.${id}`} label="Read in the drive" placeholder="not read yet" />
+        )}
       </div>
     </li>
   )
@@ -78,5 +88,12 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
 
 /** A choice that can be made otherwise than derived. */
 function ChosenSelect({ id }: { id: string }) {
-  return <SelectField bare path={`settings.chosen.${id}`} label={`${fieldAt(`settings.chosen.${id}`)?.label ?? id}, chosen by you`} none="as planned" />
+  return (
+    <SelectField
+      bare
+      path={`settings.chosen.${id}`}
+      label={`${fieldAt(`settings.chosen.${id}`)?.label ?? id}, chosen by you`}
+      none="as planned"
+    />
+  )
 }

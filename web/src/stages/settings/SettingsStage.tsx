@@ -6,7 +6,10 @@ import { SettingsCard } from './SettingsCard'
 export function SettingsStage() {
   return (
     <>
-      <StageHead title="Settings" lead="How it is run and stopped, and the fourteen values every drive wants, in the order to enter them." />
+      <StageHead
+        title="Settings"
+        lead="How it is run and stopped, and the fourteen values every drive wants, in the order to enter them."
+      />
       <ControlsSheet />
       <SettingsCard />
     </>

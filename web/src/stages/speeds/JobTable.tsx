@@ -37,7 +37,13 @@ export function JobTable() {
                 <FigureValue id={job.wantedRpm} />
               </td>
               <td className="w-44 px-2 py-1">
-                <SelectField bare path={`survey.jobs.${i}.positionId`} label={`Position for ${job.name}`} options={options} none="the one used most" />
+                <SelectField
+                  bare
+                  path={`survey.jobs.${i}.positionId`}
+                  label={`Position for ${job.name}`}
+                  options={options}
+                  none="the one used most"
+                />
               </td>
               <td className="px-2">
                 <Mark kind={reach[job.reach].kind} word={reach[job.reach].word} />

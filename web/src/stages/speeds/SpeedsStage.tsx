@@ -15,7 +15,9 @@ export function SpeedsStage() {
   const { positions, jobs, settings } = useEvaluation()
   const derived = (id: 'minimumHz' | 'maximumHz') => {
     const line = settings.find((s) => s.id === id)
-    return typeof line?.value === 'number' && plan.settings.chosen[id] === undefined ? `${line.value} Hz, ${line.basis}` : 'from the plan'
+    return typeof line?.value === 'number' && plan.settings.chosen[id] === undefined
+      ? `${line.value} Hz, ${line.basis}`
+      : 'from the plan'
   }
   return (
     <>
@@ -24,7 +26,13 @@ export function SpeedsStage() {
         <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
         <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
         <QuantityField path="controls.knobTopHz" label="Top of the knob" placeholder="not measured" hint="" />
-        {positions.length > 1 && <Choices path="survey.mainPositionId" label="Position used most" options={positions.map((p) => ({ value: p.id, words: p.name }))} />}
+        {positions.length > 1 && (
+          <Choices
+            path="survey.mainPositionId"
+            label="Position used most"
+            options={positions.map((p) => ({ value: p.id, words: p.name }))}
+          />
+        )}
       </div>
       {positions.length === 0 ? (
         <div className="sheet flex flex-col items-start gap-2">

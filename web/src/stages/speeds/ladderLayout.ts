@@ -53,16 +53,36 @@ export function layoutLadder(evaluation: Evaluation, width: number): LadderLayou
   if (speeds.length === 0) return undefined
   const scale = scaleLog([Math.min(...all) * 0.85, Math.max(...all) * 1.18], [MARGIN.left, width - MARGIN.right])
   const [low = 1, high = 1] = scale.domain()
-  const ticks = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000, 50000].filter((t) => t >= low && t <= high)
-  const shownLimits = placeLimits(limits.filter((l) => l.rpm >= low && l.rpm <= high), scale)
+  const ticks = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000, 50000].filter(
+    (t) => t >= low && t <= high,
+  )
+  const shownLimits = placeLimits(
+    limits.filter((l) => l.rpm >= low && l.rpm <= high),
+    scale,
+  )
   let y = 12 + LIMIT_ROW * (shownLimits.length > 0 ? Math.max(...shownLimits.map((l) => l.row)) + 1 : 0)
   const rails = positions.map((p): Rail => {
     const railY = y + RAIL_HEAD - 14
-    const here = jobs.filter((j) => j.positionId === p.id).flatMap((j) => (figures[j.wantedRpm] ? [{ id: j.id, name: j.name, rpm: figures[j.wantedRpm]?.value ?? 0, reached: j.reach === 'reached' }] : []))
+    const here = jobs
+      .filter((j) => j.positionId === p.id)
+      .flatMap((j) =>
+        figures[j.wantedRpm]
+          ? [{ id: j.id, name: j.name, rpm: figures[j.wantedRpm]?.value ?? 0, reached: j.reach === 'reached' }]
+          : [],
+      )
     const flags = placeFlags(here, scale, width)
     y += RAIL_HEAD + FLAG_ROW * (flags.length > 0 ? Math.max(...flags.map((f) => f.level)) + 1 : 0) + 12
     const rungs = placeRungs(p.ladder.map((r) => ({ hertz: r.frequencyHz, x: scale(r.spindleRpm) })))
-    return { id: p.id, name: p.name, main: p.main, y: railY, from: rungs[0]?.x ?? 0, to: rungs[rungs.length - 1]?.x ?? 0, rungs, flags }
+    return {
+      id: p.id,
+      name: p.name,
+      main: p.main,
+      y: railY,
+      from: rungs[0]?.x ?? 0,
+      to: rungs[rungs.length - 1]?.x ?? 0,
+      rungs,
+      flags,
+    }
   })
   return { scale, ticks, rails, height: y + MARGIN.bottom, limits: shownLimits }
 }
@@ -97,7 +117,11 @@ function collide(a: Placing, b: Placing): boolean {
   return covers(shallow, deep.x)
 }
 
-function placeFlags(jobs: readonly { id: string; name: string; rpm: number; reached: boolean }[], scale: (n: number) => number, width: number): JobFlag[] {
+function placeFlags(
+  jobs: readonly { id: string; name: string; rpm: number; reached: boolean }[],
+  scale: (n: number) => number,
+  width: number,
+): JobFlag[] {
   const placed: (JobFlag & Span)[] = []
   const measured = jobs.map((job) => {
     const x = scale(job.rpm)
@@ -117,5 +141,8 @@ function placeFlags(jobs: readonly { id: string; name: string; rpm: number; reac
 
 function placeLimits(limits: Evaluation['limits'], scale: (n: number) => number): LadderLayout['limits'] {
   // The fastest is written first, so that no line of a slower one runs through its words.
-  return [...limits].reverse().slice(-4).map((l, row) => ({ x: scale(l.rpm), rpm: l.rpm, what: l.what, row }))
+  return [...limits]
+    .reverse()
+    .slice(-4)
+    .map((l, row) => ({ x: scale(l.rpm), rpm: l.rpm, what: l.what, row }))
 }

@@ -15,21 +15,27 @@ export function Belts() {
   const { positions } = plan.survey
   const add = () => {
     const letter = String.fromCharCode(65 + (positions.length % 26))
-    change('Add a belt position', withItem(plan, 'positions', { id: newId(), name: letter, stages: [{ kind: 'v-belt' }] }))
+    change(
+      'Add a belt position',
+      withItem(plan, 'positions', { id: newId(), name: letter, stages: [{ kind: 'v-belt' }] }),
+    )
   }
   return (
     <section className="sheet mt-3" aria-labelledby="belts" data-path="survey.positions">
       <h2 id="belts" className="h-part">
         Belt positions
       </h2>
-      <p className="lead mb-2">From the motor shaft to the spindle. Pitch diameters: where the belt’s cord runs, a little inside the rim.</p>
+      <p className="lead mb-2">
+        From the motor shaft to the spindle. Pitch diameters: where the belt’s cord runs, a little inside the rim.
+      </p>
       <ul className="flex flex-col gap-2">
         {positions.map((p, i) => (
           <PositionRow key={p.id} position={p} index={i} />
         ))}
       </ul>
       <button type="button" className="btn mt-2" onClick={add}>
-        <Plus size={18} aria-hidden="true" /> {positions.length === 0 ? 'Add the first belt position' : 'Another position'}
+        <Plus size={18} aria-hidden="true" />{' '}
+        {positions.length === 0 ? 'Add the first belt position' : 'Another position'}
       </button>
     </section>
   )
@@ -52,7 +58,10 @@ function PositionRow({ position, index }: { position: Position; index: number })
           const at = `${path}.stages.${i}`
           const teeth = stage.kind === 'gear-pair' || stage.kind === 'timing-belt'
           return (
-            <div key={i} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5">
+            <div
+              key={i}
+              className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5"
+            >
               <SelectField path={`${at}.kind`} label={`Stage ${i + 1}`} />
               {stage.kind === 'direct' ? (
                 <p className="col-span-2 self-center pt-4 text-ink-2">The spindle turns as the motor.</p>
@@ -62,14 +71,37 @@ function PositionRow({ position, index }: { position: Position; index: number })
                   <SizeField path={`${at}.drivenMm`} label="Driven" teeth={teeth} />
                 </>
               )}
-              <button type="button" className="btn btn-quiet w-11 px-0" aria-label={`Take stage ${i + 1} of ${name} out`} onClick={() => change('Take a stage out', [set(`${path}.stages`, position.stages.filter((_, k) => k !== i))])}>
+              <button
+                type="button"
+                className="btn btn-quiet w-11 px-0"
+                aria-label={`Take stage ${i + 1} of ${name} out`}
+                onClick={() =>
+                  change('Take a stage out', [
+                    set(
+                      `${path}.stages`,
+                      position.stages.filter((_, k) => k !== i),
+                    ),
+                  ])
+                }
+              >
                 <X size={18} aria-hidden="true" />
               </button>
             </div>
           )
         })}
         {position.stages.length < 8 && (
-          <button type="button" className="btn self-start" onClick={() => change('Add a stage', [set(`${path}.stages`, [...position.stages, { kind: position.stages.length === 0 ? 'v-belt' : 'gear-pair' }])])}>
+          <button
+            type="button"
+            className="btn self-start"
+            onClick={() =>
+              change('Add a stage', [
+                set(`${path}.stages`, [
+                  ...position.stages,
+                  { kind: position.stages.length === 0 ? 'v-belt' : 'gear-pair' },
+                ]),
+              ])
+            }
+          >
             <Plus size={16} aria-hidden="true" /> Stage (belt, gears)
           </button>
         )}
@@ -80,7 +112,12 @@ function PositionRow({ position, index }: { position: Position; index: number })
           {line && <FigureValue id={line.speedRatio} className="text-[19px]" />}
           {line?.reversed && <span className="block text-[14px] text-ink-2">turns against the motor</span>}
         </div>
-        <button type="button" className="btn btn-quiet w-11 px-0" aria-label={`Take position ${name} away`} onClick={() => change(`Take position ${name} away`, withoutItem(plan, 'positions', position.id))}>
+        <button
+          type="button"
+          className="btn btn-quiet w-11 px-0"
+          aria-label={`Take position ${name} away`}
+          onClick={() => change(`Take position ${name} away`, withoutItem(plan, 'positions', position.id))}
+        >
           <Trash2 size={18} aria-hidden="true" />
         </button>
       </div>
@@ -89,7 +126,12 @@ function PositionRow({ position, index }: { position: Position; index: number })
 }
 
 /** A pulley by its diameter; gears and timing pulleys by their teeth, a plain number. */
-const SizeField = ({ path, label, teeth }: { path: string; label: string; teeth: boolean }) => (teeth ? <TeethField path={path} label={label} /> : <QuantityField path={path} label={label} hint="" placeholder="90 mm" />)
+const SizeField = ({ path, label, teeth }: { path: string; label: string; teeth: boolean }) =>
+  teeth ? (
+    <TeethField path={path} label={label} />
+  ) : (
+    <QuantityField path={path} label={label} hint="" placeholder="90 mm" />
+  )
 
 function TeethField({ path, label }: { path: string; label: string }) {
   return <QuantityField path={path} label={`${label}, teeth`} hint="" placeholder="24" teeth />

@@ -16,25 +16,53 @@ export function Holders() {
       <h2 id="holders" className="h-part">
         What spins
       </h2>
-      <p className="lead mb-2">Chucks, faceplates, wheels and cutters. Type a limit only where it is marked; without one the machine’s original top speed is the ceiling.</p>
+      <p className="lead mb-2">
+        Chucks, faceplates, wheels and cutters. Type a limit only where it is marked; without one the machine’s original
+        top speed is the ceiling.
+      </p>
       <ul className="flex flex-col gap-2">
         {holders.map((h, i) => {
           const path = `survey.holders.${i}`
           return (
-            <li key={h.id} className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_44px]">
+            <li
+              key={h.id}
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_44px]"
+            >
               <WordsField path={`${path}.name`} label="What it is" />
               <SelectField path={`${path}.kind`} label="Kind" />
               <QuantityField path={`${path}.diameterMm`} label="Diameter" hint="" placeholder="160 mm" />
               <QuantityField path={`${path}.widthMm`} label="Width" hint="" placeholder="70 mm" />
-              {h.kind === 'wheel' ? <QuantityField path={`${path}.markedMPerS`} label="Marked rim speed" hint="" placeholder="no mark" /> : <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />}
-              <button type="button" className="btn btn-quiet w-11 self-end px-0" aria-label={`Take ${h.name ?? 'it'} away`} onClick={() => change(`Take ${h.name ?? 'a holder'} away`, withoutItem(plan, 'holders', h.id))}>
+              {h.kind === 'wheel' ? (
+                <QuantityField path={`${path}.markedMPerS`} label="Marked rim speed" hint="" placeholder="no mark" />
+              ) : (
+                <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
+              )}
+              <button
+                type="button"
+                className="btn btn-quiet w-11 self-end px-0"
+                aria-label={`Take ${h.name ?? 'it'} away`}
+                onClick={() => change(`Take ${h.name ?? 'a holder'} away`, withoutItem(plan, 'holders', h.id))}
+              >
                 <Trash2 size={18} aria-hidden="true" />
               </button>
             </li>
           )
         })}
       </ul>
-      <button type="button" className="btn mt-2" onClick={() => change('Add what spins', withItem(plan, 'holders', { id: newId(), name: grinds ? 'The wheel' : 'The chuck', kind: grinds ? 'wheel' : 'chuck' }))}>
+      <button
+        type="button"
+        className="btn mt-2"
+        onClick={() =>
+          change(
+            'Add what spins',
+            withItem(plan, 'holders', {
+              id: newId(),
+              name: grinds ? 'The wheel' : 'The chuck',
+              kind: grinds ? 'wheel' : 'chuck',
+            }),
+          )
+        }
+      >
         <Plus size={18} aria-hidden="true" /> {grinds ? 'Add a wheel' : 'Add a chuck, wheel or cutter'}
       </button>
     </section>

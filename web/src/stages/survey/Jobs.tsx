@@ -16,13 +16,18 @@ export function Jobs() {
       <h2 id="jobs" className="h-part">
         Jobs
       </h2>
-      <p className="lead mb-2">The slowest and the fastest you want matter most. Give the spindle speed, or surface speed and diameter.</p>
+      <p className="lead mb-2">
+        The slowest and the fastest you want matter most. Give the spindle speed, or surface speed and diameter.
+      </p>
       <ul className="flex flex-col gap-2">
         {plan.survey.jobs.map((j, i) => {
           const path = `survey.jobs.${i}`
           const line = jobs[i]
           return (
-            <li key={j.id} className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_auto_44px]">
+            <li
+              key={j.id}
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_auto_44px]"
+            >
               <WordsField path={`${path}.name`} label="Job" />
               <SelectField path={`${path}.kind`} label="Kind" />
               <QuantityField path={`${path}.speedRpm`} label="Spindle speed" placeholder="from the next two" />
@@ -32,14 +37,23 @@ export function Jobs() {
                 <span className="label text-right">Wants</span>
                 {line && <FigureValue id={line.wantedRpm} className="self-end" />}
               </div>
-              <button type="button" className="btn btn-quiet w-11 self-end px-0" aria-label={`Take ${j.name ?? 'the job'} away`} onClick={() => change(`Take ${j.name ?? 'a job'} away`, withoutItem(plan, 'jobs', j.id))}>
+              <button
+                type="button"
+                className="btn btn-quiet w-11 self-end px-0"
+                aria-label={`Take ${j.name ?? 'the job'} away`}
+                onClick={() => change(`Take ${j.name ?? 'a job'} away`, withoutItem(plan, 'jobs', j.id))}
+              >
                 <Trash2 size={18} aria-hidden="true" />
               </button>
             </li>
           )
         })}
       </ul>
-      <button type="button" className="btn mt-2" onClick={() => change('Add a job', withItem(plan, 'jobs', { id: newId() }))}>
+      <button
+        type="button"
+        className="btn mt-2"
+        onClick={() => change('Add a job', withItem(plan, 'jobs', { id: newId() }))}
+      >
         <Plus size={18} aria-hidden="true" /> Add a job
       </button>
     </section>

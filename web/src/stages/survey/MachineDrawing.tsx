@@ -15,16 +15,33 @@ interface Part {
 /** The captions of the drawing, left to right; each leads to the fields it is about. */
 function parts(plan: Plan, units: 'metric' | 'imperial', ratio: string): Part[] {
   const { survey, supply, motor, drive } = plan
-  const volts = supply.voltageV === undefined ? 'not known' : `${printQuantity({ value: supply.voltageV, dimension: 'voltage' })}${supply.breakerA === undefined ? '' : `, ${printQuantity({ value: supply.breakerA, dimension: 'current' })}`}`
-  const power = motor.powerW === undefined ? 'not known' : printQuantity({ value: motor.powerW, dimension: 'power' }, units)
-  const output = drive.ratedOutputA === undefined ? 'not known' : printQuantity({ value: drive.ratedOutputA, dimension: 'current' })
+  const volts =
+    supply.voltageV === undefined
+      ? 'not known'
+      : `${printQuantity({ value: supply.voltageV, dimension: 'voltage' })}${supply.breakerA === undefined ? '' : `, ${printQuantity({ value: supply.breakerA, dimension: 'current' })}`}`
+  const power =
+    motor.powerW === undefined ? 'not known' : printQuantity({ value: motor.powerW, dimension: 'power' }, units)
+  const output =
+    drive.ratedOutputA === undefined ? 'not known' : printQuantity({ value: drive.ratedOutputA, dimension: 'current' })
   const holder = survey.holders[0]
   return [
     { x: 8, width: 110, label: 'Wall', value: volts, path: 'supply.voltageV' },
     { x: 122, width: 84, label: 'Drive', value: output, path: 'drive.ratedOutputA' },
     { x: 216, width: 116, label: 'Motor', value: power, path: 'motor.powerW' },
     { x: 340, width: 150, label: 'Belts', value: ratio, path: 'survey.positions' },
-    { x: 510, width: 214, label: survey.spindleNose ? spindleNoses[survey.spindleNose] : 'Spindle nose', value: holder?.name ?? (survey.spindleNose === 'none' ? (survey.machineKind ? machineKinds[survey.machineKind] : '') : 'nothing mounted yet'), path: holder ? 'survey.holders' : 'survey.spindleNose' },
+    {
+      x: 510,
+      width: 214,
+      label: survey.spindleNose ? spindleNoses[survey.spindleNose] : 'Spindle nose',
+      value:
+        holder?.name ??
+        (survey.spindleNose === 'none'
+          ? survey.machineKind
+            ? machineKinds[survey.machineKind]
+            : ''
+          : 'nothing mounted yet'),
+      path: holder ? 'survey.holders' : 'survey.spindleNose',
+    },
   ]
 }
 
@@ -39,13 +56,24 @@ export function MachineDrawing() {
   const largest = Math.max(belt?.driverMm ?? 1, belt?.drivenMm ?? 1)
   const driver = belt ? pulleyRadius(belt.driverMm ?? 1, largest) : 26
   const driven = belt ? pulleyRadius(belt.drivenMm ?? 1, largest) : 26
-  const headline = chain.find((l) => l.id === 'belts')?.headline.map((p) => (typeof p === 'string' ? p : printQuantity(p, units))).join('') ?? ''
+  const headline =
+    chain
+      .find((l) => l.id === 'belts')
+      ?.headline.map((p) => (typeof p === 'string' ? p : printQuantity(p, units)))
+      .join('') ?? ''
   const unknown = belt === undefined
   const [motorX, spindleX, axisY] = [336, 478, 66]
   return (
     <div className="overflow-x-auto rounded-lg border border-rule bg-card">
       <div className="relative h-[176px] min-w-[728px]">
-        <svg viewBox="0 0 728 176" className="absolute inset-0 h-full w-full" fill="none" stroke="currentColor" strokeWidth="2" aria-hidden="true">
+        <svg
+          viewBox="0 0 728 176"
+          className="absolute inset-0 h-full w-full"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="2"
+          aria-hidden="true"
+        >
           {/* Wall plate and cable */}
           <rect x="14" y="38" width="50" height="50" rx="7" fill="var(--paper)" />
           <circle cx="31" cy="58" r="3.5" fill="currentColor" />
@@ -54,29 +82,55 @@ export function MachineDrawing() {
           <path d="M64 63h62M180 84c22 0 6-52 44-52h22" stroke="var(--blue)" strokeWidth="3" />
           {/* The drive on the wall, its keypad and terminals */}
           <rect x="126" y="22" width="54" height="82" rx="5" fill="var(--paper)" />
-          <path d="M136 32h34v18h-34zM138 62h8M150 62h8M162 62h8M138 72h8M150 72h8M162 72h8M132 90h42" strokeWidth="1.5" />
+          <path
+            d="M136 32h34v18h-34zM138 62h8M150 62h8M162 62h8M138 72h8M150 72h8M162 72h8M132 90h42"
+            strokeWidth="1.5"
+          />
           {/* Motor body with fins, terminal box and shaft */}
           <rect x="220" y="40" width="84" height="52" rx="10" fill="var(--paper)" />
           <path d="M234 46v40M246 46v40M258 46v40M270 46v40M282 46v40" strokeWidth="1.3" stroke="var(--ink-2)" />
           <rect x="242" y="24" width="40" height="17" rx="3" fill="var(--card)" />
           <path d="M226 92v10h22v-10M276 92v10h22v-10M304 66h32" />
           {/* Belt over two pulleys, edge on to the reader */}
-          <path d={`M${motorX} ${axisY - driver}L${spindleX} ${axisY - driven}M${motorX} ${axisY + driver}L${spindleX} ${axisY + driven}`} stroke="var(--blue)" strokeWidth="3" strokeDasharray={unknown ? '6 5' : undefined} />
+          <path
+            d={`M${motorX} ${axisY - driver}L${spindleX} ${axisY - driven}M${motorX} ${axisY + driver}L${spindleX} ${axisY + driven}`}
+            stroke="var(--blue)"
+            strokeWidth="3"
+            strokeDasharray={unknown ? '6 5' : undefined}
+          />
           <circle cx={motorX} cy={axisY} r={driver} fill="var(--card)" strokeDasharray={unknown ? '5 4' : undefined} />
-          <circle cx={spindleX} cy={axisY} r={driven} fill="var(--card)" strokeDasharray={unknown ? '5 4' : undefined} />
+          <circle
+            cx={spindleX}
+            cy={axisY}
+            r={driven}
+            fill="var(--card)"
+            strokeDasharray={unknown ? '5 4' : undefined}
+          />
           <circle cx={motorX} cy={axisY} r="4" fill="currentColor" />
           <circle cx={spindleX} cy={axisY} r="4" fill="currentColor" />
           {/* Headstock, spindle and what it carries */}
           <path d={`M${spindleX} ${axisY}h64`} strokeWidth="3" />
           <path d="M542 30h62v84h-62z" fill="var(--paper)" />
           <path d="M604 52h18v28h-18" />
-          <path d="M622 36h26v60h-26zM648 46h10v12h-10M648 74h10v12h-10" fill={plan.survey.holders.length > 0 ? 'var(--paper)' : 'none'} strokeDasharray={plan.survey.holders.length > 0 ? undefined : '4 4'} />
+          <path
+            d="M622 36h26v60h-26zM648 46h10v12h-10M648 74h10v12h-10"
+            fill={plan.survey.holders.length > 0 ? 'var(--paper)' : 'none'}
+            strokeDasharray={plan.survey.holders.length > 0 ? undefined : '4 4'}
+          />
           <path d="M528 114h180" />
         </svg>
         {parts(plan, units, headline).map((p) => (
-          <button key={p.label} type="button" style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }} className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight" onClick={() => goToField(p.path)}>
+          <button
+            key={p.label}
+            type="button"
+            style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }}
+            className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight"
+            onClick={() => goToField(p.path)}
+          >
             <span className="label block truncate">{p.label}</span>
-            <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">{p.value}</span>
+            <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">
+              {p.value}
+            </span>
           </button>
         ))}
       </div>

@@ -18,7 +18,9 @@ export function MachineSheet() {
         <SelectField path="survey.spindleNose" />
         <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />
         <Hazards />
-        {survey.spindleNose === 'threaded' && <QuantityField path="survey.seatTorqueNm" placeholder="not measured" wide />}
+        {survey.spindleNose === 'threaded' && (
+          <QuantityField path="survey.seatTorqueNm" placeholder="not measured" wide />
+        )}
       </div>
     </section>
   )
@@ -32,9 +34,19 @@ function Hazards() {
       <span className="label" id="hazards">
         What reaches the motor and the drive
       </span>
-      <ToggleGroup.Root type="multiple" value={survey.hazards} aria-labelledby="hazards" className="flex flex-wrap gap-1.5" onValueChange={(value) => change('What reaches the machine', [set('survey.hazards', value)])}>
+      <ToggleGroup.Root
+        type="multiple"
+        value={survey.hazards}
+        aria-labelledby="hazards"
+        className="flex flex-wrap gap-1.5"
+        onValueChange={(value) => change('What reaches the machine', [set('survey.hazards', value)])}
+      >
         {(Object.entries(hazards) as [Hazard, string][]).map(([value, words]) => (
-          <ToggleGroup.Item key={value} value={value} className="min-h-11 rounded-md border border-edge bg-card px-3 text-[15px] font-medium data-[state=on]:border-blue data-[state=on]:bg-blue data-[state=on]:text-card">
+          <ToggleGroup.Item
+            key={value}
+            value={value}
+            className="min-h-11 rounded-md border border-edge bg-card px-3 text-[15px] font-medium data-[state=on]:border-blue data-[state=on]:bg-blue data-[state=on]:text-card"
+          >
             {words}
           </ToggleGroup.Item>
         ))}

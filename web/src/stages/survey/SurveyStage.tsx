@@ -10,7 +10,10 @@ import { WallSheet } from './WallSheet'
 export function SurveyStage() {
   return (
     <>
-      <StageHead title="Survey" lead="The machine as it stands. What you leave out stays unknown; nothing is guessed." />
+      <StageHead
+        title="Survey"
+        lead="The machine as it stands. What you leave out stays unknown; nothing is guessed."
+      />
       <MachineDrawing />
       <div className="mt-3 grid gap-3 xl:grid-cols-2">
         <WallSheet />

@@ -6,11 +6,20 @@ const LARGEST = 22
 
 /** The pulleys and gears of one position, their sizes true to each other stage by stage. */
 export function TrainDrawing({ stages }: { stages: readonly Stage[] }) {
-  const known = stages.flatMap((s) => (s.driverMm !== undefined && s.drivenMm !== undefined ? [{ ...s, driverMm: s.driverMm, drivenMm: s.drivenMm }] : []))
+  const known = stages.flatMap((s) =>
+    s.driverMm !== undefined && s.drivenMm !== undefined ? [{ ...s, driverMm: s.driverMm, drivenMm: s.drivenMm }] : [],
+  )
   if (known.length === 0) return null
   const room = WIDTH / known.length
   return (
-    <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden="true" fill="none" strokeWidth="1.8">
+    <svg
+      width={WIDTH}
+      height={HEIGHT}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      aria-hidden="true"
+      fill="none"
+      strokeWidth="1.8"
+    >
       {known.map((s, i) => {
         const scale = Math.min(LARGEST, room / 4.2) / Math.max(s.driverMm, s.drivenMm)
         const [r1, r2] = [Math.max(3, s.driverMm * scale), Math.max(3, s.drivenMm * scale)]
@@ -25,7 +34,12 @@ export function TrainDrawing({ stages }: { stages: readonly Stage[] }) {
             <circle cx={right} cy={y} r={r2} stroke="var(--ink)" strokeDasharray={gears ? '3 2' : undefined} />
             <circle cx={left} cy={y} r="1.6" fill="var(--ink)" />
             <circle cx={right} cy={y} r="1.6" fill="var(--ink)" />
-            {!gears && <path d={`M${left} ${y - r1}L${right} ${crossed ? y + r2 : y - r2}M${left} ${y + r1}L${right} ${crossed ? y - r2 : y + r2}`} stroke="var(--blue)" />}
+            {!gears && (
+              <path
+                d={`M${left} ${y - r1}L${right} ${crossed ? y + r2 : y - r2}M${left} ${y + r1}L${right} ${crossed ? y - r2 : y + r2}`}
+                stroke="var(--blue)"
+              />
+            )}
           </g>
         )
       })}

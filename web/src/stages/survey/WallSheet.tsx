@@ -51,13 +51,19 @@ function WallField() {
       placeholder="230 V"
       printed={printed}
       read={(text) => {
-        if (text.trim() === '') return { ok: true, value: [set('supply.voltageV', undefined), set('supply.calledAs', undefined)] }
+        if (text.trim() === '')
+          return { ok: true, value: [set('supply.voltageV', undefined), set('supply.calledAs', undefined)] }
         const words = parseSupplyWords(text)
         if (!words.ok) return words
         const { voltageV, phases, topology } = words.value
         return {
           ok: true,
-          value: [set('supply.voltageV', voltageV), set('supply.calledAs', text.trim().slice(0, 60)), ...(phases === undefined ? [] : [set('supply.phases', phases)]), ...(topology === undefined ? [] : [set('supply.topology', topology)])],
+          value: [
+            set('supply.voltageV', voltageV),
+            set('supply.calledAs', text.trim().slice(0, 60)),
+            ...(phases === undefined ? [] : [set('supply.phases', phases)]),
+            ...(topology === undefined ? [] : [set('supply.topology', topology)]),
+          ],
         }
       }}
     />

@@ -7,7 +7,9 @@ type ListName = 'positions' | 'jobs' | 'holders'
 export const newId = (): string => nanoid(8)
 
 /** The list with one item more. */
-export const withItem = <L extends ListName>({ survey }: Plan, list: L, item: Plan['survey'][L][number]): Patch => [set(`survey.${list}`, [...survey[list], item])]
+export const withItem = <L extends ListName>({ survey }: Plan, list: L, item: Plan['survey'][L][number]): Patch => [
+  set(`survey.${list}`, [...survey[list], item]),
+]
 
 /** The list without one item; what named a position that goes away no longer does. */
 export function withoutItem({ survey }: Plan, list: ListName, id: string): Patch {

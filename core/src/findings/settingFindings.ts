@@ -1,0 +1,92 @@
+import { numberOf } from '../evaluate/figure'
+import { fieldAt, set } from '../plan'
+import { amount, printQuantity, say } from '../quantities'
+import { judgement } from './finding'
+
+const differs = (a: number | string, b: number | string): boolean =>
+  typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) > 0.02 * Math.max(Math.abs(a), Math.abs(b)) : a !== b
+
+function printSetting(id: string, value: number | string): string {
+  const field = fieldAt(`settings.chosen.${id}`)
+  if (typeof value === 'number')
+    return field?.dimension ? printQuantity({ value, dimension: field.dimension }) : String(value)
+  return field?.options?.[value]?.toLowerCase() ?? value
+}
+
+/** What the drive was read to hold, against the card. */
+export const settingFindings = [
+  judgement('settings.middle-point', 'settings', 'drive', ({ plan, motor }) => {
+    const { middleHz, middleV } = plan.settings.inDrive
+    const [plateV, plateHz] = [numberOf(motor.plateVoltageV), numberOf(motor.frequencyHz)]
+    if (
+      middleHz === undefined ||
+      middleV === undefined ||
+      plateV === undefined ||
+      plateHz === undefined ||
+      middleHz >= plateHz
+    )
+      return undefined
+    const line = (plateV * middleHz) / plateHz
+    const k = middleV / line
+    if (k >= 0.9 && k <= 1.1) return undefined
+    return {
+      severity: k > 1.1 ? 'stop' : 'watch',
+      title: say`The V/f middle point is off this motor’s line`,
+      says: say`At ${amount('frequency', middleHz)} it holds ${amount('voltage', middleV)}; the plate’s straight line gives ${amount('voltage', line)}. It looks like a point for other mains.`,
+      why:
+        k > 1.1
+          ? 'Too many volts in mid-range saturate the iron and heat the motor.'
+          : 'Too few volts in mid-range lose torque there.',
+      remedies: [
+        {
+          label: say`Put it on the line: ${amount('voltage', Math.round(line))}`,
+          patch: [set('settings.inDrive.middleV', Math.round(line))],
+        },
+      ],
+      path: 'settings.inDrive.middleV',
+    }
+  }),
+
+  judgement('settings.command-source', 'settings', 'drive', ({ settings }) => {
+    const line = settings.lines.find((l) => l.id === 'commandSource')
+    if (line?.inDrive === undefined || line.value === undefined || line.inDrive === line.value) return undefined
+    return {
+      severity: 'watch',
+      title: say`The drive listens to something else`,
+      says: say`It takes RUN from ${printSetting('commandSource', line.inDrive)}; the plan runs it from ${printSetting('commandSource', line.value)}.`,
+      why: 'Nothing will happen on RUN.',
+      remedies: [
+        {
+          label: say`Entered: ${printSetting('commandSource', line.value)}`,
+          patch: [set('settings.inDrive.commandSource', line.value)],
+        },
+      ],
+      path: 'settings.inDrive.commandSource',
+    }
+  }),
+
+  judgement('settings.differs-from-card', 'settings', 'drive', ({ settings }) => {
+    const judgedElsewhere = new Set(['overloadA', 'commandSource', 'restart', 'startSpeed', 'stopMode'])
+    const off = settings.lines.filter(
+      (l) =>
+        !judgedElsewhere.has(l.id) && l.inDrive !== undefined && l.value !== undefined && differs(l.inDrive, l.value),
+    )
+    if (off.length === 0) return undefined
+    return {
+      severity: 'watch',
+      title: say`The drive differs from the card`,
+      says: [
+        off
+          .map(
+            (l) =>
+              `${l.label}: drive ${printSetting(l.id, l.inDrive ?? '')}, card ${printSetting(l.id, l.value ?? '')}`,
+          )
+          .join('. ') + '.',
+      ],
+      why: 'What the drive holds is what counts. Read every value back after entry.',
+      remedies: [
+        { label: say`Entered as on the card`, patch: off.map((l) => set(`settings.inDrive.${l.id}`, l.value)) },
+      ],
+    }
+  }),
+]

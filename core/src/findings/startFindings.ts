@@ -1,0 +1,114 @@
+import type { Facts } from '../evaluate/facts'
+import { numberOf } from '../evaluate/figure'
+import { actingValue } from '../evaluate/settingsFacts'
+import { lowestSpindleLimit } from '../evaluate/spindleLimits'
+import { set } from '../plan'
+import { rpm, say } from '../quantities'
+import { judgement, type Verdict } from './finding'
+
+function startSpeed(facts: Facts): Verdict | undefined {
+  const mode = actingValue(facts.settings.lines, 'startSpeed')
+  if (mode !== 'last' && mode !== 'knob' && mode !== 'fixed') return undefined
+  const top = numberOf(facts.speeds.main?.unloadedTopRpm)
+  const limit = lowestSpindleLimit(facts.plan)
+  const fixedHz = facts.plan.settings.inDrive.fixedStartHz
+  const maxHz = numberOf(facts.settings.maximumHz)
+  const reaches = mode === 'fixed' ? (fixedHz !== undefined && maxHz && top ? (top * fixedHz) / maxHz : undefined) : top
+  const slowest = facts.speeds.jobs
+    .map((j) => numberOf(j.wantedRpm))
+    .filter((n) => n !== undefined)
+    .sort((a, b) => a - b)[0]
+  const over = reaches !== undefined && limit !== undefined && reaches > limit.rpm
+  if (mode === 'fixed' && reaches !== undefined && !over && (slowest === undefined || reaches <= slowest))
+    return undefined
+  const how = { last: 'at the last speed used', knob: 'at wherever the knob stands', fixed: 'at a fixed speed' }[mode]
+  return {
+    severity: over ? 'stop' : 'watch',
+    about: mode,
+    title: say`RUN starts it ${how}`,
+    says: say`${reaches === undefined ? 'How fast that is, is not known.' : say`That may be ${rpm(reaches)}.`}${limit ? say` ${limit.what.charAt(0).toUpperCase()}${limit.what.slice(1)} allows ${rpm(limit.rpm)}.` : ''}${slowest === undefined ? '' : say` The slowest job wants ${rpm(slowest)}.`}`,
+    why: 'After a change of chuck or work the old speed may be far too fast for the new one.',
+    remedies: [
+      {
+        label: say`Start from the lowest`,
+        patch: [
+          set('settings.chosen.startSpeed', undefined),
+          set('settings.inDrive.startSpeed', mode === facts.plan.settings.inDrive.startSpeed ? 'lowest' : undefined),
+        ],
+      },
+    ],
+    path: 'settings.inDrive.startSpeed',
+  }
+}
+
+function restart(facts: Facts): Verdict | undefined {
+  const { plan, settings } = facts
+  const why = 'When the power comes back the spindle starts with nobody at the machine, or with a hand in it.'
+  if (actingValue(settings.lines, 'restart') === 'runs-again')
+    return {
+      severity: 'stop',
+      about: 'setting',
+      title: say`It restarts by itself after a power cut`,
+      says: say`The drive is set to run again when the supply returns.`,
+      why,
+      remedies: [
+        {
+          label: say`Wait for a new RUN`,
+          patch: [
+            set('settings.chosen.restart', undefined),
+            set('settings.inDrive.restart', plan.settings.inDrive.restart === undefined ? undefined : 'wait-for-run'),
+          ],
+        },
+      ],
+      path: 'settings.inDrive.restart',
+    }
+  if (plan.controls.runBy !== 'maintained') return undefined
+  const buttons = { label: say`Use start and stop buttons`, patch: [set('controls.runBy', 'momentary')] }
+  const lockout = plan.drive.lineStartLockout
+  if (lockout === false)
+    return {
+      severity: 'stop',
+      about: 'no-lockout',
+      title: say`It restarts by itself after a power cut`,
+      says: say`The switch stays at RUN and the drive has no line-start lockout.`,
+      why,
+      remedies: [buttons],
+      path: 'controls.runBy',
+    }
+  if (lockout === undefined)
+    return {
+      severity: 'stop',
+      about: 'unknown-lockout',
+      title: say`It may restart by itself after a power cut`,
+      says: say`The switch stays at RUN; whether the drive has line-start lockout is not known.`,
+      why,
+      remedies: [{ label: say`It has lockout, and it is on`, patch: [set('drive.lineStartLockout', true)] }, buttons],
+      path: 'drive.lineStartLockout',
+    }
+  return undefined
+}
+
+/** What sets it going, and how fast. */
+export const startFindings = [
+  judgement('controls.main-switch-runs', 'settings', 'drive', ({ plan }) => {
+    const { runBy, stopBy } = plan.controls
+    if (runBy !== 'main-switch' && stopBy !== 'main-switch') return undefined
+    return {
+      severity: 'stop',
+      title: say`The main switch is used to run and stop`,
+      says: say`Switched off so, the spindle coasts; switched on, it may start by itself.`,
+      why: 'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
+      remedies: [
+        {
+          label: say`Use start and stop buttons`,
+          patch: [set('controls.runBy', 'momentary'), set('controls.stopBy', 'stop-button')],
+        },
+      ],
+      path: 'controls.runBy',
+    }
+  }),
+
+  judgement('controls.restart', 'settings', 'drive', restart),
+
+  judgement('controls.start-speed', 'settings', 'spindle', startSpeed),
+]
