@@ -41,8 +41,8 @@ export default {
       ...common,
       displayName: 'web',
       rootDir: 'web',
-      testEnvironment: 'jsdom',
-      testMatch: ['<rootDir>/test/**/*.test.ts'],
+      testEnvironment: '<rootDir>/test/environment.mjs',
+      testMatch: ['<rootDir>/test/**/*.test.{ts,tsx}'],
     },
   ],
 }

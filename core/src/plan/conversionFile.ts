@@ -7,12 +7,10 @@ import { readPlan } from './upgrade'
 export const CONVERSION_FORMAT = 'zesty-lathe/conversion'
 
 /** A conversion as it travels between shops: the format's name and one plan. */
-export const conversionFileSchema = z
-  .strictObject({ format: z.literal(CONVERSION_FORMAT), plan: planSchema })
-  .meta({
-    title: 'Zesty Lathe conversion',
-    description: 'One machine’s change to variable speed. Quantities are in the unit their key names.',
-  })
+export const conversionFileSchema = z.strictObject({ format: z.literal(CONVERSION_FORMAT), plan: planSchema }).meta({
+  title: 'Zesty Lathe conversion',
+  description: 'One machine’s change to variable speed. Quantities are in the unit their key names.',
+})
 
 export type ConversionFile = z.output<typeof conversionFileSchema>
 

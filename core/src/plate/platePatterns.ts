@@ -40,12 +40,10 @@ function pair(text: string, low: PlanPath, high: PlanPath): { values: PlateValue
 /** Amps of a range are those of its middle; the larger is the safe one to plan with, the smaller to protect with. */
 function ampPair(text: string): { values: PlateValue[]; note?: string } {
   const read = text.split('/').map((t) => t.split('-').map((n) => number(n.trim())))
-  const values = read
-    .slice(0, 2)
-    .map((range, i): PlateValue => ({
-      path: i === 0 ? 'motor.lowVoltageA' : 'motor.highVoltageA',
-      value: Math.min(...range),
-    }))
+  const values = read.slice(0, 2).map((range, i): PlateValue => ({
+    path: i === 0 ? 'motor.lowVoltageA' : 'motor.highVoltageA',
+    value: Math.min(...range),
+  }))
   return read.some((r) => r.length > 1)
     ? { values, note: `“${text.trim()} A”: the smaller is taken, which protects the motor` }
     : { values }

@@ -1,0 +1,110 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import { emptyPlan, set, type Plan } from '@zesty/core'
+import { store } from '../src/app/store'
+import { readDraft } from '../src/conversion/draft'
+import { changed, closed, opened, settled, typedUnread } from '../src/conversion/planSlice'
+import { conversion, keeps, open, server } from './page'
+
+const power = (powerW: number) => changed({ label: 'Power', patch: [set('motor.powerW', powerW)] })
+const plan: Plan = emptyPlan('Lathe')
+const elapse = (ms: number) => jest.advanceTimersByTimeAsync(ms)
+
+beforeEach(() => {
+  jest.useFakeTimers()
+  localStorage.clear()
+  store.dispatch(opened({ conversion: conversion(plan) }))
+})
+afterEach(() => {
+  store.dispatch(closed())
+  jest.useRealTimers()
+})
+
+test('edits in one breath are one save, made to the revision at hand', async () => {
+  const sent = server(keeps)
+  store.dispatch(power(1000))
+  await elapse(100)
+  store.dispatch(power(1100))
+  expect(open().keeping.state).toBe('keeping')
+  await elapse(600)
+  expect(sent.map((s) => [s.baseRevision, s.plan.motor.powerW])).toEqual([[1, 1100]])
+  expect([open().revision, open().keeping.state]).toEqual([2, 'kept'])
+})
+
+test('an edit made while a save is under way follows it, on the new revision', async () => {
+  const sent = server((save) => {
+    if (save.baseRevision === 1) store.dispatch(power(1500))
+    return keeps(save)
+  })
+  store.dispatch(power(1100))
+  await elapse(2000)
+  expect(sent.map((s) => [s.baseRevision, s.plan.motor.powerW])).toEqual([
+    [1, 1100],
+    [2, 1500],
+  ])
+  expect(open().keptPlan.motor.powerW).toBe(1500)
+})
+
+describe('while the server is away', () => {
+  test('it waits, keeps a draft, and sends when the server is back', async () => {
+    let away = true
+    const sent = server((save) => (away ? new TypeError('fetch failed') : keeps(save)))
+    store.dispatch(power(1100))
+    await elapse(500)
+    expect(open().keeping.state).toBe('waiting')
+    expect(readDraft('c')).toMatchObject({ baseRevision: 1, plan: { motor: { powerW: 1100 } } })
+    away = false
+    await elapse(2500)
+    expect([open().keeping.state, sent.length >= 2, readDraft('c')]).toEqual(['kept', true, undefined])
+  })
+  test('a server without its database is waited for as well', async () => {
+    server(() => ({ status: 503, body: { detail: 'The database does not answer.' } }))
+    store.dispatch(power(1100))
+    await elapse(500)
+    expect(open().keeping).toEqual({ state: 'waiting', why: 'The database does not answer.' })
+  })
+})
+
+test('a refused plan is said and not sent again and again', async () => {
+  const sent = server(() => ({ status: 400, body: { detail: 'plan.motor.powerW must be at least 10.' } }))
+  store.dispatch(power(1100))
+  await elapse(10_000)
+  expect([open().keeping, sent.length]).toEqual([
+    { state: 'refused', why: 'plan.motor.powerW must be at least 10.' },
+    1,
+  ])
+})
+
+test('a conflict stops sending until it is settled, then goes on top of theirs', async () => {
+  const theirs = conversion({ ...plan, motor: { powerW: 750 } }, 7)
+  const sent = server((save) =>
+    save.baseRevision === 1 ? { status: 409, body: { detail: 'changed', theirs } } : keeps(save),
+  )
+  store.dispatch(power(1100))
+  await elapse(600)
+  expect(open().theirs?.revision).toBe(7)
+  store.dispatch(power(1200))
+  await elapse(3000)
+  expect(sent).toHaveLength(1)
+  store.dispatch(settled('mine'))
+  await elapse(600)
+  expect(sent.map((s) => [s.baseRevision, s.plan.motor.powerW])).toEqual([
+    [1, 1100],
+    [7, 1200],
+  ])
+  expect([open().revision, open().keeping.state]).toEqual([8, 'kept'])
+})
+
+describe('drafts', () => {
+  test('keep text that does not read, too', () => {
+    server(keeps)
+    store.dispatch(typedUnread({ path: 'motor.powerW', text: '230 V', message: 'no' }))
+    expect(readDraft('c')?.typed).toEqual({ 'motor.powerW': { text: '230 V', message: 'no' } })
+  })
+  test.each(['', '{', '{"baseRevision":1}', '{"baseRevision":1,"plan":{"schemaVersion":9}}', '[]'])(
+    'that cannot be read are left alone: %s',
+    (text) => {
+      localStorage.setItem('zesty.draft.c', text)
+      expect(readDraft('c')).toBeUndefined()
+    },
+  )
+})

@@ -1,0 +1,40 @@
+// @ts-check
+import { TestEnvironment } from 'jest-environment-jsdom'
+
+/** Enough of a request for what the page asks of it; jsdom brings none. */
+class PlainRequest {
+  /** @param {string} url @param {object} init */
+  constructor(url, init) {
+    this.url = url
+    Object.assign(this, init)
+  }
+  clone() {
+    return this
+  }
+}
+
+/** An observer that never reports: nothing is laid out here. */
+class SilentObserver {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+
+/** jsdom with the few browser parts that it lacks and the page uses. */
+export default class PageEnvironment extends TestEnvironment {
+  async setup() {
+    await super.setup()
+    Object.assign(this.global, {
+      fetch: () => Promise.reject(new TypeError('no server in this test')),
+      Request: PlainRequest,
+      Response,
+      Headers,
+      TextEncoder,
+      TextDecoder,
+      structuredClone,
+      ResizeObserver: SilentObserver,
+      IntersectionObserver: SilentObserver,
+    })
+    Object.assign(this.global.Element.prototype, { scrollIntoView() {}, hasPointerCapture: () => false })
+  }
+}

@@ -1,0 +1,68 @@
+import { jest } from '@jest/globals'
+import { emptyPlan, type Plan } from '@zesty/core'
+import { render } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { Provider } from 'react-redux'
+import { MemoryRouter, Route, Routes } from 'react-router'
+import { store } from '../src/app/store'
+import type { Conversion } from '../src/app/api'
+import { closed, opened, type OpenPlan } from '../src/conversion/planSlice'
+
+/** A save as the page sent it. */
+export interface Sent {
+  baseRevision: number
+  plan: Plan
+}
+
+export type Answer = (sent: Sent) => { status: number; body: unknown } | Error
+
+const sent: Sent[] = []
+
+/** Answers every save as `answer` says, and the shop as a metric one. Returns what is sent, as it comes. */
+export function server(answer: Answer): Sent[] {
+  sent.length = 0
+  const reply = (status: number, body: unknown) =>
+    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
+  globalThis.fetch = jest.fn((_request: unknown, init?: { method?: string; body?: string }) => {
+    if (init?.method !== 'PUT')
+      return Promise.resolve(reply(200, { id: 's', name: 'Shed', units: 'metric', demo: false }))
+    const save = JSON.parse(init.body ?? '') as Sent
+    sent.push(save)
+    const result = answer(save)
+    return result instanceof Error ? Promise.reject(result) : Promise.resolve(reply(result.status, result.body))
+  }) as unknown as typeof fetch
+  return sent
+}
+
+export const conversion = (plan: Plan, revision = 1): Conversion => ({
+  id: 'c',
+  shopId: 's',
+  revision,
+  plan,
+  savedAt: '2026-01-01T10:00:00Z',
+})
+
+/** A server that keeps everything. */
+export const keeps: Answer = ({ baseRevision, plan }) => ({ status: 200, body: conversion(plan, baseRevision + 1) })
+
+export const open = (): OpenPlan => {
+  const { open: now } = store.getState().plan
+  if (!now) throw new Error('nothing is open')
+  return now
+}
+
+/** Opens a plan and shows a part of the page on it. */
+export function show(part: ReactNode, plan: Plan = emptyPlan('Lathe')) {
+  localStorage.clear()
+  store.dispatch(closed())
+  store.dispatch(opened({ conversion: conversion(plan) }))
+  return render(
+    <Provider store={store}>
+      <MemoryRouter initialEntries={['/conversions/c/motor']}>
+        <Routes>
+          <Route path="/conversions/:id/:stage" element={part} />
+        </Routes>
+      </MemoryRouter>
+    </Provider>,
+  )
+}
