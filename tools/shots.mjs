@@ -18,6 +18,16 @@ const views = [
   { name: 'shop', shop: 'Saltpan Row' },
   { name: 'survey', machine: 'Gap-bed lathe, east bay', stage: 'survey' },
   { name: 'motor', machine: 'Gap-bed lathe, east bay', stage: 'motor' },
+  {
+    name: 'links-and-torque',
+    machine: 'Long-bed turning lathe',
+    stage: 'motor',
+    shop: 'Juniper Wash',
+    then: async (page) => {
+      await page.locator('#links').evaluate((heading) => heading.scrollIntoView())
+      await page.locator('#torque').waitFor()
+    },
+  },
   { name: 'drive', machine: 'Gap-bed lathe, east bay', stage: 'drive' },
   { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
   { name: 'speeds-night', machine: 'Gap-bed lathe, east bay', stage: 'speeds', night: true },
