@@ -13,8 +13,10 @@ import { useMemo, useState } from 'react'
 import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
 import { useWidth } from '../../parts/useWidth'
 
-const HEIGHT = 300
-const MARGIN = { left: 50, right: 16, top: 26, bottom: 40 }
+const HEIGHT = 340
+/** The marks are written above the curves, a line each. */
+const MARK_ROW = 19
+const MARGIN = { left: 50, right: 16, top: 18 + 3 * MARK_ROW, bottom: 40 }
 const heading = { fontFamily: 'Barlow Condensed', fontWeight: 600 }
 
 type Axis = 'hertz' | 'spindle'
@@ -27,6 +29,7 @@ export function TorqueChart() {
   const curves = useMemo(() => torqueCurves(plan, evaluation), [plan, evaluation])
   const main = evaluation.positions.find((p) => p.main)
   const ratio = numberOf(main && evaluation.figures[main.speedRatio])
+  const efficiency = numberOf(main && evaluation.figures[`position.${main.id}.efficiency`]) ?? 1
   if (!curves)
     return (
       <section className="sheet mt-4">
@@ -51,22 +54,29 @@ export function TorqueChart() {
           </button>
         )}
       </div>
-      <Drawing curves={curves} ratio={axis === 'spindle' ? ratio : undefined} />
+      <Drawing curves={curves} ratio={axis === 'spindle' ? ratio : undefined} efficiency={efficiency} />
       <Words curves={curves} />
     </section>
   )
 }
 
-function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | undefined }) {
+function Drawing({
+  curves,
+  ratio,
+  efficiency,
+}: {
+  curves: TorqueCurves
+  ratio: number | undefined
+  efficiency: number
+}) {
   const units = useUnits()
   const [ref, width] = useWidth(700)
   const { points, baseHz, fieldWeakeningHz, mechanicalHz, lowestHz, highestHz } = curves
-  // Lossless at the spindle: the train's efficiency is left to the figures, which state it.
   const perHz =
     ratio === undefined
       ? 1
       : ((points[points.length - 1]?.motorRpm ?? 0) / (points[points.length - 1]?.frequencyHz ?? 1)) * ratio
-  const torqueAt = (nm: number) => inUnits(ratio === undefined ? nm : nm / ratio, units)
+  const torqueAt = (nm: number) => inUnits(ratio === undefined ? nm : (nm * efficiency) / ratio, units)
   const most = Math.max(...points.map((p) => p.peakNm))
   const x = scaleLinear([0, (points[points.length - 1]?.frequencyHz ?? 1) * perHz], [MARGIN.left, width - MARGIN.right])
   const y = scaleLinear([0, torqueAt(most) * 1.08], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice()
@@ -79,7 +89,7 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
     { hz: baseHz, text: 'base', colour: 'var(--ink-2)' },
     { hz: fieldWeakeningHz, text: 'pull-out limits from here', colour: 'var(--brass)' },
     ...(mechanicalHz === undefined ? [] : [{ hz: mechanicalHz, text: 'fastest safe', colour: 'var(--oxide)' }]),
-  ]
+  ].sort((a, b) => b.hz - a.hz)
   return (
     <div ref={ref} className="mt-2">
       <svg
@@ -105,7 +115,7 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
         <text x={width - MARGIN.right} y={HEIGHT - 5} textAnchor="end" fontSize="14" fill="var(--ink-2)">
           {ratio === undefined ? 'hertz at the motor' : 'spindle rpm, no load'}
         </text>
-        <text x={4} y={15} fontSize="14" fill="var(--ink-2)">
+        <text x={4} y={MARGIN.top - 8} fontSize="14" fill="var(--ink-2)">
           {units === 'metric' ? 'N m' : 'lbf ft'}
         </text>
         <path d={shade(inPlan.filter((p) => p.continuousNm !== undefined)) ?? ''} fill="var(--green-wash)" />
@@ -114,7 +124,7 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
             <line
               x1={x(m.hz * perHz)}
               x2={x(m.hz * perHz)}
-              y1={MARGIN.top}
+              y1={8 + i * MARK_ROW}
               y2={HEIGHT - MARGIN.bottom}
               stroke={m.colour}
               strokeWidth="1.6"
@@ -122,7 +132,7 @@ function Drawing({ curves, ratio }: { curves: TorqueCurves; ratio: number | unde
             />
             <text
               x={x(m.hz * perHz) - 6}
-              y={MARGIN.top + 10 + i * 19}
+              y={20 + i * MARK_ROW}
               textAnchor="end"
               fontSize="15"
               fill={m.colour}
