@@ -16,7 +16,7 @@ function faults(id: string, input: unknown): string[] {
 
 const circuit = { r1Ohm: 1.35, x1Ohm: 1.9, r2Ohm: 1.25, x2Ohm: 1.9, xmOhm: 38, ratedFrequencyHz: 50, poles: 4 }
 
-describe('examples from the engineering sheet', () => {
+describe('worked examples', () => {
   const examples: [string, Record<string, unknown>, Record<string, number | boolean>, number][] = [
     [
       'motor.poles-from-nameplate',
