@@ -96,6 +96,7 @@ test('the server dies in mid-edit: typing goes on, survives a reload, and is kep
   request,
   shop,
 }) => {
+  test.slow()
   const build = join(import.meta.dirname, '..', '.local', 'build')
   const { serve } = (await import(pathToFileURL(join(build, 'server', 'main.mjs')).href)) as {
     serve: (o: object) => Promise<{ url: string; close: () => Promise<void> }>

@@ -166,7 +166,7 @@ async function clearStalePid(data) {
 
 /** @param {string} programs @param {string} home @param {string} data @param {string} secret */
 function makeCluster(programs, home, data, secret) {
-  console.log('Making a database of its own ...')
+  console.error('Making a database of its own ...')
   if (existsSync(data)) rmSync(data, { recursive: true })
   if (asRoot) {
     mkdirSync(dirname(home), { recursive: true })

@@ -7,6 +7,8 @@ import { npmBin, runLogged } from './run.mjs'
 import { once } from './stamp.mjs'
 import { Trouble } from './trouble.mjs'
 
+// Progress goes to standard error: what a verb prints is its answer alone.
+
 /** @param {string} program */
 const onPath = (program) =>
   (process.env.PATH ?? '')
@@ -34,7 +36,7 @@ function installPackage(name) {
   const may = asRoot || (sudo && spawnSync('sudo', ['-n', 'true']).status === 0)
   if (!aptGet || !may)
     throw new Trouble(`The Debian package ${name} is missing. Install it with: sudo apt-get install ${name}`)
-  console.log(`Installing Debian's ${name} ...`)
+  console.error(`Installing Debian's ${name} ...`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   /** @param {string[]} args */
   const apt = (args) =>
@@ -70,7 +72,7 @@ const manifests = [
 export function ensureDependencies() {
   if (!onPath('npm')) throw new Trouble('npm is missing. Install it with: sudo apt-get install npm')
   once('dependencies', manifests, join(root, 'node_modules', '.package-lock.json'), () => {
-    console.log('Installing packages (about a minute and a half) ...')
+    console.error('Installing packages (about a minute and a half) ...')
     runLogged('Installing packages', 'npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'])
   })
 }
@@ -80,7 +82,7 @@ const built = (/** @type {string[]} */ ...parts) => localPath('build', ...parts)
 
 /** @param {string} what @param {string} folder @param {string} config */
 function viteBuild(what, folder, config) {
-  console.log(`Building ${what} ...`)
+  console.error(`Building ${what} ...`)
   rmSync(built(folder), { recursive: true, force: true })
   runLogged(`Building ${what}`, npmBin('vite'), ['build', '--config', config, '--logLevel', 'warn'])
 }
