@@ -50,7 +50,6 @@ export const planningValues = {
   stopCycleS: { value: 60, source: 'Planning value: one stop a minute' },
   ambientC: { value: 30, source: 'Planning value: the temperature the cable tables are made for' },
   maximumDrop: { value: 0.03, source: 'Planning value: three per cent lost at full load' },
-  vectorFloorHz: { value: 1, source: 'Planning value: sensorless vector holds its torque down to about 1 Hz' },
   vBeltEfficiency: { value: 0.95, source: 'Planning value, V-belt' },
   timingBeltEfficiency: { value: 0.97, source: 'Planning value, timing belt' },
   gearMeshEfficiency: { value: 0.97, source: 'Planning value, one gear mesh' },

@@ -5,6 +5,7 @@ import { api } from '../app/api'
 import { overlayChanged } from '../app/screenSlice'
 import { useAppDispatch } from '../app/store'
 import { switchTheme } from '../app/theme'
+import { useSwitchUnits } from '../app/useSwitchUnits'
 import { goToField, navigation } from '../parts/goToField'
 import { focusFinding, focusNextFinding } from './focusFinding'
 import { useChange, useEvaluation, useOpen, useUnits } from './openPlan'
@@ -23,7 +24,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const units = useUnits()
   const { id, shopId } = useOpen()
   const evaluation = useEvaluation()
-  const [changeShop] = api.useChangeShopMutation()
+  const switchUnits = useSwitchUnits(shopId, units)
   const { data: machines } = api.useMachinesQuery(shopId)
   const run = (work: () => void) => () => {
     onClose()
@@ -97,11 +98,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
               ['Undo', 'Ctrl Z', () => dispatch(undone())],
               ['Redo', 'Ctrl Y', () => dispatch(redone())],
               ['Next finding', 'f', focusNextFinding],
-              [
-                `Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`,
-                'u',
-                () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' }),
-              ],
+              [`Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`, 'u', switchUnits],
               ['Light or dark', '', switchTheme],
               ['Revisions', '', () => dispatch(overlayChanged('revisions'))],
               ['Export as a file', '', () => window.location.assign(`/api/conversions/${id}/export`)],

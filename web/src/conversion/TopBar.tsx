@@ -5,6 +5,7 @@ import { Brand } from '../app/Brand'
 import { overlayChanged } from '../app/screenSlice'
 import { useAppDispatch } from '../app/store'
 import { switchTheme } from '../app/theme'
+import { useSwitchUnits } from '../app/useSwitchUnits'
 import { useOpen, usePlan, useUnits } from './openPlan'
 import { redone, undone } from './planSlice'
 
@@ -15,7 +16,7 @@ export function TopBar() {
   const { id, shopId, undo, redo } = useOpen()
   const units = useUnits()
   const { data: shop } = api.useShopQuery(shopId)
-  const [changeShop] = api.useChangeShopMutation()
+  const switchUnits = useSwitchUnits(shopId, units)
   const icon = 'btn btn-quiet w-11 shrink-0 px-0'
   const lastUndo = undo[undo.length - 1]
   const lastRedo = redo[redo.length - 1]
@@ -81,7 +82,7 @@ export function TopBar() {
           type="button"
           className={`${icon} hidden w-auto px-2.5 sm:inline-flex`}
           title="Switch units"
-          onClick={() => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' })}
+          onClick={switchUnits}
         >
           <Ruler size={18} aria-hidden="true" /> {units === 'metric' ? 'mm, kW' : 'in, hp'}
         </button>

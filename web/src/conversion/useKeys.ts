@@ -1,8 +1,8 @@
 import { stageIds, type StageId } from '@zesty/core'
 import { useEffect } from 'react'
-import { api } from '../app/api'
 import { overlayChanged } from '../app/screenSlice'
 import { useAppDispatch } from '../app/store'
+import { useSwitchUnits } from '../app/useSwitchUnits'
 import { navigation } from '../parts/goToField'
 import { focusNextFinding } from './focusFinding'
 import { useOpen, useUnits } from './openPlan'
@@ -29,7 +29,7 @@ export function useKeys(stage: StageId): void {
   const dispatch = useAppDispatch()
   const { shopId } = useOpen()
   const units = useUnits()
-  const [changeShop] = api.useChangeShopMutation()
+  const switchUnits = useSwitchUnits(shopId, units)
   useEffect(() => {
     const step = (by: number) => {
       const next = stageIds[stageIds.indexOf(stage) + by]
@@ -44,7 +44,7 @@ export function useKeys(stage: StageId): void {
         document.activeElement.dataset['figure'] !== undefined &&
         document.activeElement.click(),
       '/': () => dispatch(overlayChanged('palette')),
-      u: () => void changeShop({ id: shopId, units: units === 'metric' ? 'imperial' : 'metric' }),
+      u: switchUnits,
       '?': () => dispatch(overlayChanged('keys')),
     }
     const onKey = (event: KeyboardEvent) => {
@@ -65,5 +65,5 @@ export function useKeys(stage: StageId): void {
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [stage, dispatch, changeShop, shopId, units])
+  }, [stage, dispatch, switchUnits])
 }

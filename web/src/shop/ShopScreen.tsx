@@ -5,6 +5,7 @@ import { api, problemText, type MachineLine, type Shop } from '../app/api'
 import { notice } from '../app/notice'
 import { Brand } from '../app/Brand'
 import { switchTheme } from '../app/theme'
+import { useSwitchUnits } from '../app/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
 import { LARGEST_IMPORT } from './importLimit'
 import { MachineTicket } from './MachineTicket'
@@ -106,13 +107,9 @@ export function ShopScreen() {
 }
 
 function UnitsSwitch({ shop }: { shop: Shop }) {
-  const [change] = api.useChangeShopMutation()
+  const switchUnits = useSwitchUnits(shop.id, shop.units)
   return (
-    <button
-      type="button"
-      className="btn btn-quiet"
-      onClick={() => void change({ id: shop.id, units: shop.units === 'metric' ? 'imperial' : 'metric' })}
-    >
+    <button type="button" className="btn btn-quiet" onClick={switchUnits}>
       Units: {shop.units === 'metric' ? 'mm, kW' : 'in, hp'}
     </button>
   )

@@ -1,9 +1,10 @@
 import { set, type Position } from '@zesty/core'
-import { Plus, Trash2, X } from 'lucide-react'
+import { Plus, X } from 'lucide-react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
+import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
 import { newId, withItem, withoutItem } from './listEdits'
 import { TrainDrawing } from './TrainDrawing'
@@ -112,14 +113,10 @@ function PositionRow({ position, index }: { position: Position; index: number })
           {line && <FigureValue id={line.speedRatio} className="text-[19px]" />}
           {line?.reversed && <span className="block text-[14px] text-ink-2">turns against the motor</span>}
         </div>
-        <button
-          type="button"
-          className="btn btn-quiet w-11 px-0"
-          aria-label={`Take position ${name} away`}
+        <RemoveButton
+          what={`position ${name}`}
           onClick={() => change(`Take position ${name} away`, withoutItem(plan, 'positions', position.id))}
-        >
-          <Trash2 size={18} aria-hidden="true" />
-        </button>
+        />
       </div>
     </li>
   )

@@ -1,7 +1,8 @@
-import { Plus, Trash2 } from 'lucide-react'
+import { Plus } from 'lucide-react'
 import { useChange, usePlan } from '../../conversion/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
+import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
 import { newId, withItem, withoutItem } from './listEdits'
 
@@ -37,14 +38,11 @@ export function Holders() {
               ) : (
                 <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
               )}
-              <button
-                type="button"
-                className="btn btn-quiet w-11 self-end px-0"
-                aria-label={`Take ${h.name ?? 'it'} away`}
+              <RemoveButton
+                what={h.name ?? 'it'}
+                className="self-end"
                 onClick={() => change(`Take ${h.name ?? 'a holder'} away`, withoutItem(plan, 'holders', h.id))}
-              >
-                <Trash2 size={18} aria-hidden="true" />
-              </button>
+              />
             </li>
           )
         })}

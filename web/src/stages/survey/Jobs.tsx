@@ -1,8 +1,9 @@
-import { Plus, Trash2 } from 'lucide-react'
+import { Plus } from 'lucide-react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
+import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
 import { newId, withItem, withoutItem } from './listEdits'
 
@@ -37,14 +38,11 @@ export function Jobs() {
                 <span className="label text-right">Wants</span>
                 {line && <FigureValue id={line.wantedRpm} className="self-end" />}
               </div>
-              <button
-                type="button"
-                className="btn btn-quiet w-11 self-end px-0"
-                aria-label={`Take ${j.name ?? 'the job'} away`}
+              <RemoveButton
+                what={j.name ?? 'the job'}
+                className="self-end"
                 onClick={() => change(`Take ${j.name ?? 'a job'} away`, withoutItem(plan, 'jobs', j.id))}
-              >
-                <Trash2 size={18} aria-hidden="true" />
-              </button>
+              />
             </li>
           )
         })}

@@ -1,4 +1,4 @@
-import { machineKinds, printQuantity, spindleNoses, type Plan } from '@zesty/core'
+import { machineKinds, printQuantity, sayText, spindleNoses, type Plan } from '@zesty/core'
 import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
 import { goToField } from '../../parts/goToField'
 
@@ -56,11 +56,8 @@ export function MachineDrawing() {
   const largest = Math.max(belt?.driverMm ?? 1, belt?.drivenMm ?? 1)
   const driver = belt ? pulleyRadius(belt.driverMm ?? 1, largest) : 26
   const driven = belt ? pulleyRadius(belt.drivenMm ?? 1, largest) : 26
-  const headline =
-    chain
-      .find((l) => l.id === 'belts')
-      ?.headline.map((p) => (typeof p === 'string' ? p : printQuantity(p, units)))
-      .join('') ?? ''
+  const belts = chain.find((l) => l.id === 'belts')
+  const headline = belts ? sayText(belts.headline, units) : ''
   const unknown = belt === undefined
   const [motorX, spindleX, axisY] = [336, 478, 66]
   return (
