@@ -1,7 +1,8 @@
 import { z } from 'zod'
+import { angularSpeed } from '../drivetrain/angularSpeed'
 import { gives, share, volts } from '../rules/inputs'
 import { rule } from '../rules/rule'
-import { angularSpeed, movingMass } from './rampTime'
+import { movingMass } from './rampTime'
 
 /** Preferred resistances within a decade (IEC 60063, E12). */
 const E12 = [1, 1.2, 1.5, 1.8, 2.2, 2.7, 3.3, 3.9, 4.7, 5.6, 6.8, 8.2]

@@ -1,9 +1,7 @@
 import { z } from 'zod'
+import { angularSpeed } from '../drivetrain/angularSpeed'
 import { gives, rpm } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
-
-/** rad/s of a shaft. */
-export const angularSpeed = (speedRpm: number): number => (2 * Math.PI * speedRpm) / 60
 
 /** Inputs that every rule on speeding up and stopping shares; all on one shaft. */
 export const movingMass = {

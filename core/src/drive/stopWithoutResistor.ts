@@ -1,7 +1,8 @@
 import { z } from 'zod'
+import { angularSpeed } from '../drivetrain/angularSpeed'
 import { gives, share, volts } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
-import { angularSpeed, movingMass } from './rampTime'
+import { movingMass } from './rampTime'
 
 const HALVINGS = 100
 

@@ -1,5 +1,6 @@
 import type { Library } from '../data/planningValues'
 import { brakeResistor, rampTime, stopWithoutResistor } from '../drive'
+import { angularSpeed } from '../drivetrain/angularSpeed'
 import type { Plan } from '../plan'
 import { cylinderInertia } from '../workholding'
 import type { DriveFacts } from './driveFacts'
@@ -193,7 +194,7 @@ function friction(
   if (!isKnown(inertia) || !isKnown(speedRpm)) return ledger.block(naming, [inertia, speedRpm])
   return ledger.stated(
     naming,
-    (inertia.value * 2 * Math.PI * speedRpm.value) / 60 / coastS,
+    (inertia.value * angularSpeed(speedRpm.value)) / coastS,
     'computed',
     [inertia, speedRpm, ledger.given('survey.coastS')],
     'J w / t of the timed coast',

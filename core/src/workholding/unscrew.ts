@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { angularSpeed } from '../drivetrain/angularSpeed'
 import { gives, rpm } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
@@ -22,7 +23,7 @@ export const unscrew = rule({
   source: 'Mechanics; the factor of two is a planning value',
   example: { inertiaKgM2: 0.18, speedRpm: 800, stopSeconds: 4, seatNm: 40 },
   compute: ({ inertiaKgM2, speedRpm, stopSeconds, seatNm }) => {
-    const torqueNm = (inertiaKgM2 * ((2 * Math.PI * speedRpm) / 60)) / stopSeconds
+    const torqueNm = (inertiaKgM2 * angularSpeed(speedRpm)) / stopSeconds
     return { torqueNm, permitted: seatNm !== undefined && torqueNm <= seatNm / 2 }
   },
 })
