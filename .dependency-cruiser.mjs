@@ -12,10 +12,10 @@ export default {
     },
     {
       name: 'core-is-pure',
-      comment: 'core imports nothing but itself and Zod.',
+      comment: 'core imports nothing but itself, Zod, and the CSV reader, which touches no file and no page.',
       severity: 'error',
       from: { path: '^core/src' },
-      to: { pathNot: ['^core/src', 'node_modules/zod/'] },
+      to: { pathNot: ['^core/src', 'node_modules/(zod|papaparse)/'] },
     },
     { name: 'nothing-imports-web', severity: 'error', from: { pathNot: '^web/' }, to: { path: '^web/' } },
     {

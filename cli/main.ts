@@ -8,4 +8,4 @@ const verbs: Record<string, (args: string[]) => number> = { rule: runRule, evalu
 export const main = (verb: string, args: string[]): number => verbs[verb]?.(args) ?? 2
 
 /** For measuring core as it is shipped to the command line. */
-export { evaluate, readConversionFile } from '@zesty/core'
+export { evaluate, readConversionFile, readLibraryCsv, search, searchSpace, usualWishes } from '@zesty/core'

@@ -2,7 +2,7 @@ import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { chain, expect, test, type } from './shopFixture'
 
-const stages = ['survey', 'motor', 'drive', 'speeds', 'settings']
+const stages = ['survey', 'route', 'motor', 'drive', 'speeds', 'settings']
 
 /** Faults that keep people out, as axe names them. */
 async function faults(page: Page): Promise<string[]> {
@@ -18,6 +18,7 @@ for (const theme of ['light', 'dark'] as const)
   test(`axe finds nothing serious on any view, ${theme}`, async ({ page, shop }) => {
     test.slow()
     await page.emulateMedia({ colorScheme: theme })
+    await shop.addSamples()
     const id = await shop.openDemo('1-saltpan-row/gap-bed-lathe')
     for (const stage of stages) {
       await page.goto(`/conversions/${id}/${stage}`)
@@ -30,6 +31,12 @@ for (const theme of ['light', 'dark'] as const)
     await page.goto(`/shops/${shop.id}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     expect(['shop', await faults(page)]).toEqual(['shop', []])
+    for (const kind of ['motors', 'drives']) {
+      await page.goto(`/shops/${shop.id}/library/${kind}`)
+      await expect(page.getByRole('table')).toBeVisible()
+      expect([kind, await faults(page)]).toEqual([kind, []])
+    }
+    await page.goto(`/shops/${shop.id}`)
     await page.getByRole('button', { name: 'Another machine' }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
     expect(['new machine', await faults(page)]).toEqual(['new machine', []])
@@ -37,9 +44,12 @@ for (const theme of ['light', 'dark'] as const)
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
-  for (const stage of stages)
-    test(`${stage} fits the width, and what is pressed is large enough`, async ({ page, shop }) => {
-      await shop.openDemo('1-saltpan-row/gap-bed-lathe', stage)
+  for (const view of [...stages, 'shop', 'library'])
+    test(`${view} fits the width, and what is pressed is large enough`, async ({ page, shop }) => {
+      if (view === 'library') await shop.addSamples()
+      await shop.openDemo('1-saltpan-row/gap-bed-lathe', stages.includes(view) ? view : 'survey')
+      if (view === 'shop') await page.goto(`/shops/${shop.id}`)
+      if (view === 'library') await page.goto(`/shops/${shop.id}/library/drives`)
       await page.waitForLoadState('networkidle')
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
       const small = await page.evaluate(() =>

@@ -110,6 +110,7 @@ test('the server dies in mid-edit: typing goes on, survives a reload, and is kep
       webRoot: join(build, 'web'),
       migrations: join(import.meta.dirname, '..', 'server', 'migrations'),
       demoFolder: join(import.meta.dirname, '..', 'demo'),
+      samplesFolder: join(import.meta.dirname, '..', 'samples'),
       demo: 'as-before',
     })
   let own = await start()

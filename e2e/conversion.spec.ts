@@ -83,12 +83,11 @@ test('every kept plan is a revision, readable against the present and restorable
 
 test('a plate goes into the library and into another machine', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
-  await page.getByText('Library of the shop').click()
   await page.getByLabel('Keep this one as').fill('Spare 1.5')
   await page.getByRole('button', { name: 'Keep it' }).click()
-  await expect(page.getByText('Library of the shop: 1 kept')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Pick a motor, 1 kept' })).toBeVisible()
   await shop.openDemo('1-saltpan-row/turret-mill', 'motor')
-  await page.getByText('Library of the shop').click()
+  await page.getByRole('button', { name: /^Pick a motor/ }).click()
   await page.getByRole('button', { name: 'Take Spare 1.5' }).click()
   await expect(chain(page, 'Motor')).toContainText('Star, 4-pole, 3.5 A')
 })

@@ -2,7 +2,7 @@ import { expect, finding, test } from './shopFixture'
 
 test('keys open stages, walk findings, open workings, and none fires while typing', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe')
-  await page.keyboard.press('2')
+  await page.keyboard.press('3')
   await expect(page.getByRole('heading', { name: 'Motor', level: 1 })).toBeVisible()
   await page.keyboard.press(']')
   await expect(page.getByRole('heading', { name: 'Drive', level: 1 })).toBeVisible()
@@ -51,6 +51,7 @@ test('undo and redo by the platform’s keys', async ({ page, shop }) => {
 test('the palette goes to stages, fields and remedies', async ({ page, shop }) => {
   await shop.openDemo('2-juniper-wash/long-bed-lathe', 'motor')
   await page.keyboard.press('/')
+  await expect(page.getByPlaceholder(/Type what you want/)).toBeFocused()
   await page.keyboard.type('speeds')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Speeds', level: 1 })).toBeVisible()
@@ -59,7 +60,7 @@ test('the palette goes to stages, fields and remedies', async ({ page, shop }) =
   await page.keyboard.press('Enter')
   await expect(finding(page, /other half of the world/)).toBeHidden()
   await page.keyboard.press('/')
-  await page.keyboard.type('zzzz')
+  await page.keyboard.type('xqxqx')
   await expect(page.getByText('Nothing goes by that name.')).toBeVisible()
 })
 

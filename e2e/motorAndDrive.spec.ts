@@ -48,6 +48,9 @@ test('torque curves at the motor and at the spindle, and in numbers', async ({ p
   await page.getByText('Library of the shop').scrollIntoViewIfNeeded()
   await page.getByText('The curves in numbers').click()
   await expect(page.getByRole('row', { name: /Hz, base/ })).toContainText(/12\.2\sN m/)
+  await page.getByRole('button', { name: 'Show power' }).click()
+  await expect(page.getByRole('row', { name: /Hz, base/ })).toContainText(/1\.92\skW/)
+  await page.getByRole('button', { name: 'Show torque' }).click()
   await page.getByRole('button', { name: 'Show at the spindle' }).click()
   await expect(
     page.getByRole('heading', { name: /Torque at the spindle against its speed, on Open belt/ }),

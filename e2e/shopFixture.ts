@@ -8,6 +8,8 @@ export interface Shop {
   id: string
   /** Takes a demo machine into this shop and opens one of its stages. */
   openDemo: (path: string, stage?: string) => Promise<string>
+  /** Puts the motors and drives that ship in its library. */
+  addSamples: () => Promise<void>
 }
 
 async function newShop(request: APIRequestContext, units = 'metric'): Promise<string> {
@@ -23,6 +25,9 @@ export const test = base.extend<{ shop: Shop }>({
     const id = await newShop(request)
     await use({
       id,
+      addSamples: async () => {
+        expect((await request.post(`/api/shops/${id}/library/samples`)).ok()).toBe(true)
+      },
       openDemo: async (path, stage = 'survey') => {
         const taken = await request.post(`/api/shops/${id}/import`, {
           data: JSON.parse(readFileSync(demoFile(path), 'utf8')),

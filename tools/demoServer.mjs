@@ -22,6 +22,7 @@ export async function demoServer({ demo = true, port } = {}) {
       webRoot,
       migrations: join(root, 'server', 'migrations'),
       demoFolder: join(root, 'demo'),
+      samplesFolder: join(root, 'samples'),
       demo: demo ? 'as-before' : 'remove',
     })
     return {

@@ -16,8 +16,11 @@ const phone = { width: 390, height: 844 }
  */
 const views = [
   { name: 'shop', shop: 'Saltpan Row' },
+  { name: 'library', shop: 'Saltpan Row', stage: 'library/motors' },
   { name: 'survey', machine: 'Gap-bed lathe, east bay', stage: 'survey' },
+  { name: 'route', machine: 'Gap-bed lathe, east bay', stage: 'route' },
   { name: 'motor', machine: 'Gap-bed lathe, east bay', stage: 'motor' },
+  { name: 'motors', machine: 'Gap-bed lathe, east bay', stage: 'motor', then: (page) => goTo(page, 'Side by side') },
   {
     name: 'links-and-torque',
     machine: 'Long-bed turning lathe',
@@ -29,7 +32,10 @@ const views = [
     },
   },
   { name: 'drive', machine: 'Gap-bed lathe, east bay', stage: 'drive' },
+  { name: 'drives', machine: 'Gap-bed lathe, east bay', stage: 'drive', then: (page) => goTo(page, 'Side by side') },
   { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
+  { name: 'speed-map', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: (page) => goTo(page, 'Speed map') },
+  { name: 'search', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: search },
   { name: 'speeds-night', machine: 'Gap-bed lathe, east bay', stage: 'speeds', night: true },
   { name: 'settings', machine: 'Gap-bed lathe, east bay', stage: 'settings' },
   {
@@ -45,10 +51,24 @@ const views = [
     shop: 'Juniper Wash',
     then: (page) => page.keyboard.press('/'),
   },
-  { name: 'motor-imperial', machine: 'Long-bed turning lathe', stage: 'motor', shop: 'Juniper Wash' },
   { name: 'phone-speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds', size: phone },
   { name: 'phone-motor', machine: 'Surface grinder', stage: 'motor', size: phone },
 ]
+
+/** A part of a stage, once what stands above it is loaded. @param {import('@playwright/test').Page} page @param {string} part */
+async function goTo(page, part) {
+  await page.getByRole('button', { name: part, exact: true }).first().click()
+  await page.waitForTimeout(1200)
+}
+
+/** The search, run to its end, with the first result beside the plan. @param {import('@playwright/test').Page} page */
+async function search(page) {
+  await goTo(page, 'Search')
+  await page.getByLabel('A pair of pulleys and belt').fill('60')
+  await page.getByRole('region', { name: 'Search for the best' }).getByRole('button', { name: 'Search' }).click()
+  await page.getByText(/combinations looked through/).waitFor({ timeout: 120_000 })
+  await goTo(page, 'Search')
+}
 
 /**
  * Makes docs/screenshots anew; with names, only those. `--into DIR` puts them elsewhere.
@@ -99,7 +119,7 @@ async function addressOf(url, { machine, stage, shop = 'Saltpan Row' }) {
   const get = async (path) =>
     /** @type {{id: string, name: string}[]} */ (await (await fetch(`${url}/api/${path}`)).json())
   const shopId = (await get('shops')).find((s) => s.name === shop)?.id
-  if (machine === undefined) return `${url}/shops/${shopId}`
+  if (machine === undefined) return `${url}/shops/${shopId}${stage === undefined ? '' : `/${stage}`}`
   const id = (await get(`shops/${shopId}/conversions`)).find((m) => m.name === machine)?.id
   return `${url}/conversions/${id}/${stage}`
 }

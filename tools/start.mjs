@@ -63,6 +63,7 @@ export async function start(args) {
     webRoot,
     migrations: join(root, 'server', 'migrations'),
     demoFolder: join(root, 'demo'),
+    samplesFolder: join(root, 'samples'),
     demo: options.demo,
   }
   try {

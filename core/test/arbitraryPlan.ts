@@ -31,7 +31,14 @@ function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
 /** Any plan that validates; list ids made unique and position references kept to what exists. */
 export const arbitraryPlan: fc.Arbitrary<Plan> = arbitraryOf(planSchema).map((document) => {
   const plan = document as Plan
-  for (const list of [plan.survey.positions, plan.survey.jobs, plan.survey.holders])
+  for (const list of [
+    plan.survey.positions,
+    plan.survey.jobs,
+    plan.survey.holders,
+    plan.route.machines,
+    plan.candidates.motors,
+    plan.candidates.drives,
+  ])
     list.forEach((item, i) => (item.id = `i${i}`))
   const known = (id: string | undefined) => plan.survey.positions.some((p) => p.id === id)
   if (!known(plan.survey.mainPositionId)) delete plan.survey.mainPositionId

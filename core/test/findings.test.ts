@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
 import type { Finding } from '../src/findings/finding'
-import { applyPatch, emptyPlan, readPlan, set, type Patch, type Plan } from '../src/plan'
+import { applyPatch, emptyPlan, readPlan, set, type Patch, type Plan, type Stage } from '../src/plan'
 import { sayText } from '../src/quantities'
 import { demoPlan, demoPlans } from './demoPlans'
 
@@ -15,10 +15,21 @@ function soundPlan(): Plan {
     set('survey.jobs.0.positionId', 'c'),
     set('controls.runBy', 'momentary'),
     set('controls.emergencyStop', 'safe-torque-off'),
+    set('drive.safeTorqueOff', true),
     set('controls.runLamp', true),
   ])
   return plan
 }
+
+/** A 400 V three-phase wall and drive, which the sound plan's motor takes in star. */
+const on400: Patch = [
+  set('supply.voltageV', 400),
+  set('supply.phases', 3),
+  set('supply.topology', 'three-phase'),
+  set('drive.inputVoltageV', 400),
+  set('drive.input', '3'),
+  set('motor.connection', 'star'),
+]
 
 const spoiled = (...patch: Patch): Plan => {
   const plan = applyPatch(soundPlan(), patch)
@@ -32,6 +43,10 @@ const urgent = (plan: Plan): string[] =>
     .map((f) => `${f.severity} ${f.id}`)
 const find = (plan: Plan, id: string): Finding | undefined =>
   findings(plan).find((f) => f.id === id || f.id.startsWith(`${id}/`))
+
+/** What is measured of the belt on the position used most: 90 on 224 mm. */
+const belt = (measured: Partial<Stage>): Patch =>
+  Object.entries(measured).map(([key, value]) => set(`survey.positions.1.stages.0.${key}`, value))
 
 test('the sound plan has nothing to stop for or watch', () => expect(urgent(soundPlan())).toEqual([]))
 
@@ -104,6 +119,14 @@ describe('each mistake is found', () => {
     ['wall.isolator-out-of-reach', 'stop', [set('supply.isolatorInReach', false)]],
     ['spindle.job-out-of-reach', 'watch', [set('survey.jobs.0.positionId', 'b')]],
     ['spindle.job-out-of-reach', 'watch', [set('survey.jobs.1.speedRpm', 1500)]],
+    ['belts.cannot-be', 'stop', [set('survey.positions.1.stages.0.centreMm', 120)]],
+    ['belts.cannot-be', 'stop', [set('survey.positions.1.stages.0.beltMm', 700)]],
+    ['belts.small-pulley', 'watch', belt({ section: 'b', centreMm: 410 })],
+    ['belts.out-of-slot', 'watch', belt({ beltMm: 1330, slotMostMm: 405 })],
+    ['belts.out-of-slot', 'watch', belt({ beltMm: 1330, slotLeastMm: 420 })],
+    ['belts.measured-twice', 'watch', belt({ beltMm: 1330, centreMm: 450 })],
+    ['spindle.job-too-heavy', 'watch', [set('survey.jobs.2.torqueNm', 60)]],
+    ['spindle.job-too-heavy', 'note', [set('survey.jobs.2.torqueNm', 30)]],
     ['spindle.knob-ends-early', 'watch', [set('controls.knobTopHz', 50)]],
     [
       'belts.over-speed',
@@ -203,6 +226,96 @@ describe('each mistake is found', () => {
     ['settings.middle-point', 'stop', [set('settings.inDrive.middleHz', 25), set('settings.inDrive.middleV', 150)]],
     ['settings.command-source', 'watch', [set('settings.inDrive.commandSource', 'keypad')]],
     ['settings.differs-from-card', 'watch', [set('settings.inDrive.maximumHz', 50)]],
+    ['source.static-converter', 'stop', [...on400, set('supply.source', 'static-converter')]],
+    [
+      'source.static-converter',
+      'stop',
+      [...on400, set('supply.source', 'static-converter'), set('drive.input', 'either')],
+    ],
+    ['source.made-leg', 'watch', [set('supply.source', 'rotary-converter'), set('supply.phases', 3)]],
+    ['source.made-leg', 'note', [...on400, set('supply.source', 'rotary-converter')]],
+    ['source.too-small', 'watch', [set('supply.source', 'rotary-converter'), set('supply.sourceW', 1500)]],
+    ['source.too-small', 'stop', [set('supply.source', 'transformer'), set('supply.sourceVA', 3000)]],
+    ['source.too-small', 'watch', [set('supply.source', 'generator'), set('supply.sourceVA', 5000)]],
+    [
+      'source.wall-breaker',
+      'stop',
+      [set('supply.source', 'transformer'), set('supply.wallVoltageV', 120), set('supply.wallBreakerA', 20)],
+    ],
+    ['joining.plug/overloaded', 'stop', [set('supply.joining', 'plug'), set('supply.plugA', 13)]],
+    ['joining.plug/unprotected', 'stop', [set('supply.joining', 'plug'), set('supply.plugA', 16)]],
+    ['joining.extension', 'stop', [set('supply.extensionM', 25), set('supply.extensionMm2', 1.5)]],
+    [
+      'joining.extension',
+      'stop',
+      [set('supply.extensionM', 5), set('supply.extensionMm2', 2.5), set('supply.extensionCoiled', true)],
+    ],
+    ['joining.extension', 'note', [set('supply.extensionM', 5), set('supply.extensionMm2', 2.5)]],
+    [
+      'mount.box-hot',
+      'stop',
+      [
+        set('mount.place', 'in-box'),
+        set('mount.boxWidthMm', 250),
+        set('mount.boxHeightMm', 300),
+        set('mount.boxDepthMm', 200),
+      ],
+    ],
+    [
+      'mount.box-hot',
+      'watch',
+      [
+        set('mount.place', 'in-box'),
+        set('mount.boxWidthMm', 500),
+        set('mount.boxHeightMm', 600),
+        set('mount.boxDepthMm', 250),
+      ],
+    ],
+    ['mount.hazards', 'stop', [set('mount.place', 'at-machine')]],
+    ['mount.hazards', 'watch', [set('mount.place', 'at-machine'), set('drive.enclosure', undefined)]],
+    ['drive.derated', 'note', [set('mount.altitudeM', 2200)]],
+    ['drive.jumper', 'stop', [set('drive.jumper', 'volts')]],
+    ['drive.jumper', 'stop', [set('drive.jumper', 'power'), set('drive.jumperSet', false)]],
+    ['drive.jumper', 'stop', [set('drive.jumper', 'phases')]],
+    ['motor.peak', 'watch', [...on400, set('mount.motorCableM', 20)]],
+    ['drive.leakage', 'watch', [set('drive.filterFarad', 100e-9)]],
+    ['checks.insulation/untested', 'watch', [set('checks.secondHand', true)]],
+    [
+      'checks.insulation/dry-out',
+      'watch',
+      [set('checks.secondHand', true), set('checks.testMOhm', 8), set('checks.testC', 20)],
+    ],
+    [
+      'checks.insulation/reject',
+      'stop',
+      [set('checks.secondHand', true), set('checks.testMOhm', 0.4), set('checks.testC', 20)],
+    ],
+    [
+      'checks.phases',
+      'stop',
+      [
+        set('checks.secondHand', true),
+        set('checks.phase1Ohm', 2.4),
+        set('checks.phase2Ohm', 2.45),
+        set('checks.phase3Ohm', 2.1),
+      ],
+    ],
+    ['checks.bench/bearings', 'watch', [set('checks.secondHand', true), set('checks.bearings', 'good')]],
+    ['checks.bench/bearings', 'stop', [set('checks.secondHand', true), set('checks.bearings', 'bad')]],
+    ['checks.bench/smell', 'stop', [set('checks.secondHand', true), set('checks.smell', 'bad')]],
+    ['checks.bench/spin', 'watch', [set('checks.secondHand', true), set('checks.spin', 'doubtful')]],
+    ['checks.bench/star-point', 'note', [set('checks.secondHand', true), set('checks.starPoint', 'hidden')]],
+    ['drive.terminals', 'watch', [set('drive.digitalInputs', 1)]],
+    ['drive.terminals', 'watch', [set('controls.remoteKeypad', true), set('drive.keypadLead', false)]],
+    ['drive.one-size-up', 'note', [set('controls.reversesOften', true)]],
+    ['motor.fast-delta', 'note', on400],
+    ['motor.one-winding', 'note', [set('motor.kind', 'one-winding')]],
+    ['route.one-speed', 'watch', [set('route.chosen', 'converter-starters')]],
+    [
+      'motor.flux/under',
+      'watch',
+      [set('motor.leads', '12'), set('motor.highVoltageV', 460), set('motor.connection', 'low-star')],
+    ],
   ]
   test.each(mistakes)('%s is a %s: %j', (id, severity, patch) => {
     const finding = find(spoiled(...patch), id)
@@ -297,6 +410,34 @@ test('a 400 V motor on 230 V gets its torque back up to 29 Hz', () => {
     'Set base to 29 Hz: full torque up to there',
   ])
   expect(find(applyPatch(plan, finding?.remedies[0]?.patch ?? []), 'motor.flux')).toBeUndefined()
+})
+
+test('the lower-voltage links on a 400 V drive: full flux to 87 Hz, and only with a drive that gives their amps', () => {
+  const plan = spoiled(...on400)
+  const finding = find(plan, 'motor.fast-delta')
+  expect(sayText(finding?.says ?? []).replace(/\s/g, ' ')).toMatch(
+    /Linked delta, with base set to 87 Hz, this motor keeps its full torque to 87 Hz instead of 50 Hz: 2\.61 kW there\. The drive must give 6 A\./,
+  )
+  const after = evaluate(applyPatch(plan, finding?.remedies[0]?.patch ?? []))
+  expect(after.figures['motor.fluxFraction']?.value).toBeCloseTo(1, 2)
+  const small = evaluate(applyPatch(plan, [set('drive.ratedOutputA', 4)]))
+  expect(small.findings.find((f) => f.id === 'motor.fast-delta')?.remedies).toEqual([])
+  const twoPole = evaluate(applyPatch(plan, [set('motor.ratedSpeedRpm', 2850)]))
+  expect(twoPole.findings.some((f) => f.id === 'motor.fast-delta')).toBe(false)
+})
+
+test('a box of the offered size keeps the drive at its temperature', () => {
+  const plan = spoiled(
+    set('mount.place', 'in-box'),
+    set('mount.boxWidthMm', 250),
+    set('mount.boxHeightMm', 300),
+    set('mount.boxDepthMm', 200),
+    set('mount.roomC', 25),
+  )
+  const finding = find(plan, 'mount.box-hot')
+  const mended = evaluate(applyPatch(plan, finding?.remedies[0]?.patch ?? []))
+  const inside = mended.figures['mount.insideC']?.value ?? 0
+  expect([inside > 35, inside <= 40]).toEqual([true, true])
 })
 
 test('stops come before watches, watches before notes', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
-import { torqueCurves, type TorqueCurves } from '../src/evaluate/torqueCurves'
+import { shaftPower, torqueCurves, type TorqueCurves } from '../src/evaluate/torqueCurves'
 import { applyPatch, emptyPlan, set, type Patch, type Plan } from '../src/plan'
 import { sayText } from '../src/quantities'
 import { demoPlan } from './demoPlans'
@@ -69,6 +69,23 @@ describe('torque curves', () => {
       0.7 * near(curves(lathe()), 4).peakNm,
     )
   })
+  test('vector and plain V/f are both told, whatever the drive has now', () => {
+    const c = curves(lathe())
+    for (const p of c.points) if (p.vfNm !== undefined) expect(p.vfNm).toBeLessThanOrEqual(p.vectorNm)
+    expect(near(c, 30).peakNm).toBe(near(c, 30).vectorNm)
+    const vf = curves(lathe(set('drive.control', 'vf')))
+    expect(near(vf, 4).peakNm).toBe(near(vf, 4).vfNm)
+  })
+  test('power is the plate’s at rated torque, rises with the speed, and slips more where the field is weak', () => {
+    const c = curves(lathe(set('drive.control', 'vf')))
+    const rated = { ...near(c, 50), frequencyHz: 50, motorRpm: 1500 }
+    expect(shaftPower(c, rated, 10.0871)).toBeCloseTo(1500, 0)
+    const half = { ...rated, frequencyHz: 25, motorRpm: 750 }
+    expect(shaftPower(c, half, 10.0871)).toBeCloseTo(1500 * (670 / 1420), 0)
+    const doubled = { ...rated, frequencyHz: 100, motorRpm: 3000 }
+    expect(shaftPower(c, doubled, 5.04355)).toBeCloseTo(1500 * (2840 / 2 / 1420), 0)
+    expect(shaftPower(curves(lathe()), rated, 10.0871)).toBeCloseTo(1500 * (1500 / 1420), 0)
+  })
   test('limits: field weakening by pull-out, and the safe speed', () => {
     expect(curves(lathe(set('motor.breakdownRatio', 2.6)))).toMatchObject({
       fieldWeakeningHz: 100,
@@ -83,6 +100,13 @@ describe('links as found and to be', () => {
   test('star on a 230 V drive goes to delta, with the links of both', () => {
     expect(evaluate(demoPlan('gap-bed-lathe')).links).toEqual({
       leads: '6',
+      choices: ['delta', 'star'],
+      part: [['W2', 'U2', 'V2']],
+      join: [
+        ['U1', 'W2'],
+        ['V1', 'U2'],
+        ['W1', 'V2'],
+      ],
       asFound: { connection: 'star', links: [['W2', 'U2', 'V2']], lines: { L1: 'U1', L2: 'V1', L3: 'W1' } },
       toBe: {
         connection: 'delta',

@@ -35,6 +35,25 @@ test('an open belt wraps the two pulleys by a whole turn together, and grows wit
   )
 })
 
+test('belt tension and grip are inverses, whatever the wrap and speed', () => {
+  fc.assert(
+    fc.property(
+      pulley,
+      between(90, 270),
+      between(0.1, 200),
+      between(0, 0.4),
+      between(0.1, 30),
+      (diameterMm, wrapSmallDeg, torqueNm, massKgPerM, speedMPerS) => {
+        const belt = { diameterMm, wrapSmallDeg, massKgPerM, speedMPerS }
+        const { tightN, slackN } = out('belt.tension', { ...belt, torqueNm })
+        const grip = out('belt.grip', { ...belt, tightN })
+        expect((grip['torqueNm'] ?? 0) / torqueNm).toBeCloseTo(1, 6)
+        expect((grip['slackN'] ?? 0) / (slackN ?? 1)).toBeCloseTo(1, 6)
+      },
+    ),
+  )
+})
+
 test('poles: the plate speed lies within a quarter under the synchronous speed of those poles', () => {
   fc.assert(
     fc.property(

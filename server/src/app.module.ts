@@ -1,4 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common'
+import type { LibraryItem } from '@zesty/core'
 import { ConversionsModule } from './conversions/conversions.module'
 import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'
@@ -7,7 +8,10 @@ import { ShopsModule } from './shops/shops.module'
 
 @Module({})
 export class AppModule {
-  static of(db: Database): DynamicModule {
-    return { module: AppModule, imports: [DatabaseModule.of(db), ShopsModule, ConversionsModule, LibraryModule] }
+  static of(db: Database, samples: readonly LibraryItem[]): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [DatabaseModule.of(db), ShopsModule, ConversionsModule, LibraryModule.of(samples)],
+    }
   }
 }

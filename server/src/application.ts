@@ -1,5 +1,6 @@
 import { NestFactory } from '@nestjs/core'
 import type { NestExpressApplication } from '@nestjs/platform-express'
+import type { LibraryItem } from '@zesty/core'
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
 import helmet from 'helmet'
 import { AppModule } from './app.module'
@@ -12,6 +13,8 @@ const BODY_LIMIT = '2mb'
 
 export interface ApplicationOptions {
   db: Database
+  /** The motors and drives that ship. */
+  samples: readonly LibraryItem[]
   /** Folder of the built page; without it only the API is served. */
   webRoot?: string
   /** True where it listens beyond this machine, by the person's own wish. */
@@ -21,10 +24,11 @@ export interface ApplicationOptions {
 /** The whole application, ready to listen. */
 export async function createApplication({
   db,
+  samples,
   webRoot,
   open = false,
 }: ApplicationOptions): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.of(db), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.of(db, samples), {
     bodyParser: false,
     logger: ['error', 'warn', 'fatal'],
     abortOnError: false,

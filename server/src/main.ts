@@ -1,6 +1,7 @@
 import 'reflect-metadata'
 import { createApplication } from './application'
 import { openDatabase } from './db/database'
+import { readSamples } from './library/samples'
 import { settleDemo, type DemoWish } from './demo/demoShops'
 
 export interface ServeOptions {
@@ -10,15 +11,27 @@ export interface ServeOptions {
   webRoot: string
   migrations: string
   demoFolder: string
+  /** Holds the motors and drives that ship. */
+  samplesFolder: string
   demo: DemoWish
 }
 
 /** Opens the database, settles the demo data and listens; resolves once it serves. */
-export async function serve({ host, port, databaseUrl, webRoot, migrations, demoFolder, demo }: ServeOptions) {
+export async function serve({
+  host,
+  port,
+  databaseUrl,
+  webRoot,
+  migrations,
+  demoFolder,
+  samplesFolder,
+  demo,
+}: ServeOptions) {
   const database = await openDatabase(databaseUrl, migrations)
   try {
-    const notes = await settleDemo(database.db, demoFolder, demo)
-    const app = await createApplication({ db: database.db, webRoot, open: !isLoopback(host) })
+    const samples = readSamples(samplesFolder)
+    const notes = await settleDemo(database.db, demoFolder, samples, demo)
+    const app = await createApplication({ db: database.db, samples, webRoot, open: !isLoopback(host) })
     await app.listen(port, host)
     return {
       url: `http://${host.includes(':') ? `[${host}]` : host}:${port}`,

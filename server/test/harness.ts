@@ -5,9 +5,11 @@ import type { INestApplication } from '@nestjs/common'
 import pg from 'pg'
 import supertest from 'supertest'
 import { createApplication } from '../src/application'
+import { readSamples } from '../src/library/samples'
 import { openDatabase, type Database } from '../src/db/database'
 
 export const demoFolder = join(import.meta.dirname, '..', '..', 'demo')
+export const samples = readSamples(join(import.meta.dirname, '..', '..', 'samples'))
 const migrations = join(import.meta.dirname, '..', 'migrations')
 
 export interface Harness {
@@ -29,7 +31,7 @@ export async function harness(): Promise<Harness> {
   await client.end()
   const url = admin.replace(/\/[^/]*$/, `/${name}`)
   const database = await openDatabase(url, migrations)
-  const app = await createApplication({ db: database.db })
+  const app = await createApplication({ db: database.db, samples })
   await app.init()
   return {
     app,

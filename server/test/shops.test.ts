@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { settleDemo } from '../src/demo/demoShops'
-import { demoFolder, harness, type Harness } from './harness'
+import { demoFolder, harness, samples, type Harness } from './harness'
 
 let h: Harness
 beforeAll(async () => {
@@ -34,36 +34,10 @@ describe('shops', () => {
   })
 })
 
-describe('library', () => {
-  test('keeps plates, checked by their kind', async () => {
-    const { id } = (await h.api.post('/api/shops').send({ name: 'L' })).body
-    const kept = (
-      await h.api
-        .post(`/api/shops/${id}/library`)
-        .send({ kind: 'motor', name: 'Spare', item: { powerW: 750 } })
-        .expect(201)
-    ).body
-    await h.api
-      .post(`/api/shops/${id}/library`)
-      .send({ kind: 'drive', name: 'Wrong', item: { ratedSpeedRpm: 1400 } })
-      .expect(400)
-    expect((await h.api.get(`/api/shops/${id}/library`)).body).toEqual([
-      { id: kept.id, kind: 'motor', name: 'Spare', item: { powerW: 750 } },
-    ])
-    await h.api.delete(`/api/library/${kept.id}`).expect(204)
-    expect((await h.api.get(`/api/shops/${id}/library`)).body).toEqual([])
-    await h.api
-      .post('/api/shops/00000000-0000-4000-8000-000000000000/library')
-      .send({ kind: 'motor', name: 'x', item: {} })
-      .expect(404)
-    await h.api.delete(`/api/shops/${id}`).expect(204)
-  })
-})
-
 describe('demo data', () => {
   test('comes once, goes where untouched, stays where changed, and comes back when asked', async () => {
-    await settleDemo(h.db, demoFolder, 'as-before')
-    await settleDemo(h.db, demoFolder, 'as-before')
+    await settleDemo(h.db, demoFolder, samples, 'as-before')
+    await settleDemo(h.db, demoFolder, samples, 'as-before')
     expect((await shops()).map((s) => [s.name, s.machines])).toEqual([
       ['Saltpan Row', 4],
       ['Juniper Wash', 3],
@@ -75,12 +49,32 @@ describe('demo data', () => {
       .put(`/api/conversions/${machine.id}`)
       .send({ baseRevision: 1, plan: { ...plan, name: 'Mine' } })
       .expect(200)
-    expect(await settleDemo(h.db, demoFolder, 'remove')).toEqual(['Kept, because you changed it: Saltpan Row.'])
+    expect(await settleDemo(h.db, demoFolder, samples, 'remove')).toEqual([
+      'Kept, because you changed it: Saltpan Row.',
+    ])
     expect((await shops()).map((s) => s.name)).toEqual(['Saltpan Row'])
-    await settleDemo(h.db, demoFolder, 'as-before')
+    await settleDemo(h.db, demoFolder, samples, 'as-before')
     expect(await shops()).toHaveLength(1)
-    await settleDemo(h.db, demoFolder, 'add')
+    await settleDemo(h.db, demoFolder, samples, 'add')
     expect(await shops()).toHaveLength(3)
+  })
+  test('a demo shop whose library was changed stays too', async () => {
+    await settleDemo(h.db, demoFolder, samples, 'add')
+    const all = await shops()
+    for (const shop of all.slice(0, -1)) await h.api.delete(`/api/shops/${shop.id}`).expect(204)
+    const left = all.at(-1)
+    await h.api.post(`/api/shops/${left?.id}/library`).send({ kind: 'motor', name: 'Mine', item: {} }).expect(201)
+    expect(await settleDemo(h.db, demoFolder, samples, 'remove')).toEqual([
+      `Kept, because you changed it: ${left?.name}.`,
+    ])
+    await settleDemo(h.db, demoFolder, samples, 'add')
+  })
+  test('its machines stand on circuits of their shop', async () => {
+    for (const shop of (await shops()).slice(-2)) {
+      const library = (await h.api.get(`/api/shops/${shop.id}/library`).expect(200)).body as { id: string }[]
+      const ids = library.map((i) => i.id)
+      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body) expect(ids).toContain(m.circuitId)
+    }
   })
   test('every machine of it has something to act on', async () => {
     for (const shop of await shops())

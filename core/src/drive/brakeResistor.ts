@@ -10,12 +10,11 @@ const E12 = [1, 1.2, 1.5, 1.8, 2.2, 2.7, 3.3, 3.9, 4.7, 5.6, 6.8, 8.2]
 const ABOVE_LEAST = 1.1
 const UNDER_MOST = 0.9
 
+const preferred = [-1, 0, 1, 2, 3, 4, 5].flatMap((d) => E12.map((e) => Number((e * 10 ** d).toPrecision(2))))
+
 /** Largest preferred value between two resistances, if any. */
-function preferredWithin(least: number, most: number): number | undefined {
-  const decades = [-1, 0, 1, 2, 3, 4, 5]
-  const values = decades.flatMap((d) => E12.map((e) => Number((e * 10 ** d).toPrecision(2))))
-  return values.filter((v) => v >= least && v <= most).pop()
-}
+const preferredWithin = (least: number, most: number): number | undefined =>
+  preferred.findLast((v) => v >= least && v <= most)
 
 /** What a braking resistor must take to stop a mass in a given time. */
 export const brakeResistor = rule({

@@ -10,6 +10,8 @@ const typical: Record<StageKind, number> = {
   'flat-belt': planningValues.vBeltEfficiency.value,
   'crossed-belt': planningValues.vBeltEfficiency.value,
   'timing-belt': planningValues.timingBeltEfficiency.value,
+  'variable-sheave': planningValues.variableSheaveEfficiency.value,
+  worm: planningValues.wormEfficiency.value,
   'gear-pair': planningValues.gearMeshEfficiency.value,
   direct: 1,
 }
@@ -25,7 +27,8 @@ export const drivetrainEfficiency = rule({
   title: 'Efficiency of the drive train',
   input: z.strictObject({ stages: z.array(stage).max(12).describe('from the motor shaft to the spindle') }),
   output: z.object({ efficiency: gives('0 to 1', 'spindle power over motor power') }),
-  formula: 'product over the stages: belt 0.95, timing belt 0.97, gear mesh 0.97, direct 1',
+  formula:
+    'product over the stages: belt 0.95, variable sheaves 0.9, timing belt 0.97, gear mesh 0.97, worm 0.7, direct 1',
   source: 'Planning values; an old geared head is 0.75 to 0.85',
   example: { stages: [{ kind: 'v-belt' }] },
   compute: ({ stages }) => ({

@@ -9,14 +9,20 @@ export const stageKinds = {
   'timing-belt': 'Timing belt',
   'flat-belt': 'Flat belt',
   'crossed-belt': 'Crossed flat belt',
+  'variable-sheave': 'Variable sheaves',
   'gear-pair': 'Gear pair',
+  worm: 'Worm and wheel',
   direct: 'Direct, coupled',
 } as const
 
 export type StageKind = keyof typeof stageKinds
 
-/** Crossed belts and external gear pairs turn the driven shaft the other way. */
+/** Crossed belts and external gear pairs turn the driven shaft the other way; a worm’s wheel turns across it, by its hand. */
 const reverses = (kind: StageKind): boolean => kind === 'crossed-belt' || kind === 'gear-pair'
+
+/** Belts on two pulleys that turn smoothly by their diameters, not by teeth or by a moving sheave. */
+export const isPlainBelt = (kind: StageKind | undefined): boolean =>
+  kind === 'v-belt' || kind === 'poly-v' || kind === 'flat-belt' || kind === 'crossed-belt'
 
 const size = (which: string) =>
   z.number().gt(0).max(1e5).describe(`mm pitch diameter of the ${which} pulley, or its teeth`)
@@ -29,6 +35,12 @@ export const trainStage = z.strictObject({
 })
 
 export const trainStages = z.array(trainStage).max(12).describe('from the motor shaft to the spindle')
+
+/** What of a plan's stages makes the ratio; what was measured of their belts is no part of it. */
+export const ratioStages = <S extends { kind?: unknown; driverMm?: unknown; drivenMm?: unknown; slip?: unknown }>(
+  stages: readonly S[],
+): Pick<S, 'kind' | 'driverMm' | 'drivenMm' | 'slip'>[] =>
+  stages.map(({ kind, driverMm, drivenMm, slip }) => ({ kind, driverMm, drivenMm, slip }))
 
 /** Ratio and sense of a chain of stages; refuses a stage whose sizes are not both there. */
 export function trainRatio(stages: z.output<typeof trainStages>): { speedRatio: number; reversed: boolean } | Refusal {

@@ -59,6 +59,10 @@ const linkWords: Record<Connection, string> = {
   delta: 'Delta',
   low: 'Parallel',
   high: 'Series',
+  'low-delta': 'Delta, low',
+  'low-star': 'Star, low',
+  'high-delta': 'Delta, high',
+  'high-star': 'Star, high',
   fixed: 'One voltage',
 }
 

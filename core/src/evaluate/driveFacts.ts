@@ -2,7 +2,8 @@ import type { Library } from '../data/planningValues'
 import * as rules from '../drive'
 import type { Plan } from '../plan'
 import { isKnown, numberOf, type Reading } from './figure'
-import type { Ledger } from './ledger'
+import type { Ledger, Naming } from './ledger'
+import type { MountFacts } from './mountFacts'
 import type { MotorFacts } from './motorFacts'
 import type { SupplyFacts } from './supplyFacts'
 
@@ -10,7 +11,7 @@ export interface DriveFacts {
   /** Most volts the drive can give the motor: its supply, twice that with a doubler. */
   ceilingV: Reading
   busV: Reading
-  /** Output amps after derating for one phase. */
+  /** Output amps after derating for one phase, carrier, height and heat. */
   outputA: Reading
   /** True where a three-phase-input drive stands on one phase. */
   onOnePhase: boolean
@@ -27,6 +28,7 @@ export function driveFacts(
   library: Library,
   supply: SupplyFacts,
   motor: MotorFacts,
+  mount: MountFacts,
 ): DriveFacts {
   const doubler = { raw: plan.drive.doubler ?? false, shown: plan.drive.doubler ?? false, label: 'Doubles the voltage' }
   const { busV } = ledger.compute(
@@ -45,27 +47,64 @@ export function driveFacts(
       )
     : ledger.block(naming, [supply.voltageV])
   const onOnePhase = plan.drive.input === '3' && plan.supply.phases === 1
-  const computedInputA = computeInput(ledger, library, supply, motor)
+  const computedInputA = computeInput(ledger, library, supply, motor, mount)
   return {
     ceilingV,
     busV,
-    outputA: computeOutput(plan, ledger, library, onOnePhase),
+    outputA: computeOutput(plan, ledger, library, onOnePhase, mount),
     onOnePhase,
     computedInputA,
     inputA: largerInput(ledger, computedInputA),
   }
 }
 
-function computeOutput(plan: Plan, ledger: Ledger, library: Library, onOnePhase: boolean): Reading {
-  const ratedOutputA = ledger.given('drive.ratedOutputA', 'Drive output amps')
+function computeOutput(
+  plan: Plan,
+  ledger: Ledger,
+  library: Library,
+  onOnePhase: boolean,
+  { airC }: MountFacts,
+): Reading {
+  const rated = ledger.given('drive.ratedOutputA', 'Drive output amps')
   const naming = { id: 'drive.outputA', label: 'Usable output amps', dimension: 'current' as const }
-  if (!isKnown(ratedOutputA)) return ledger.block(naming, [ratedOutputA])
-  if (!onOnePhase) return ledger.stated(naming, ratedOutputA.value, 'given', [ratedOutputA])
+  if (!isKnown(rated)) return ledger.block(naming, [rated])
+  const { drive, mount } = plan
+  const carrier = drive.carrierHz !== undefined && drive.ratedCarrierHz !== undefined
+  const air = mount.roomC !== undefined || mount.place === 'in-box'
+  const derated = carrier || mount.altitudeM !== undefined || (air && isKnown(airC))
+  const fed = onOnePhase
+    ? onePhaseOutput(
+        plan,
+        ledger,
+        library,
+        rated,
+        derated ? { ...naming, id: 'drive.onePhaseA', label: 'Left on one phase' } : naming,
+      )
+    : rated
+  if (!derated) return onOnePhase ? fed : ledger.stated(naming, rated.value, 'given', [rated])
+  // A drive whose manual forbids one phase has nothing left to derate.
+  if (isKnown(fed) && fed.value === 0) return ledger.stated(naming, 0, 'computed', [fed])
+  const known = (reading: Reading): Reading | undefined => (isKnown(reading) ? reading : undefined)
+  return ledger.compute(
+    rules.derating,
+    { outputA: naming },
+    {
+      outputA: fed,
+      carrierHz: known(ledger.given('drive.carrierHz')),
+      ratedCarrierHz: known(ledger.given('drive.ratedCarrierHz')),
+      altitudeM: known(ledger.given('mount.altitudeM')),
+      airC: air ? known(airC) : undefined,
+      ratedAirC: known(ledger.given('drive.ratedAmbientC')),
+    },
+  ).outputA
+}
+
+function onePhaseOutput(plan: Plan, ledger: Ledger, library: Library, ratedOutputA: Reading, naming: Naming): Reading {
   const own = ledger.given('drive.singlePhaseFactor')
   const { value, source } = library.planning.singlePhaseFactor
   const factor = isKnown(own)
     ? own
-    : ledger.typical({ id: 'drive.factor', label: 'Left on one phase', dimension: 'fraction' }, value, source)
+    : ledger.typical({ id: 'drive.factor', label: 'Share left on one phase', dimension: 'fraction' }, value, source)
   const permitted = plan.drive.singlePhasePermitted ?? false
   return ledger.compute(
     rules.singlePhaseRating,
@@ -74,7 +113,13 @@ function computeOutput(plan: Plan, ledger: Ledger, library: Library, onOnePhase:
   ).outputA
 }
 
-function computeInput(ledger: Ledger, library: Library, supply: SupplyFacts, motor: MotorFacts): Reading {
+function computeInput(
+  ledger: Ledger,
+  library: Library,
+  supply: SupplyFacts,
+  motor: MotorFacts,
+  { driveEfficiency }: MountFacts,
+): Reading {
   const { planning } = library
   const phases = numberOf(supply.phases)
   const lambda = phases === 3 ? planning.truePowerFactorThreePhase : planning.truePowerFactorSinglePhase
@@ -84,12 +129,7 @@ function computeInput(ledger: Ledger, library: Library, supply: SupplyFacts, mot
     {
       shaftW: ledger.given('motor.powerW'),
       motorEfficiency: motor.efficiency,
-      driveEfficiency: ledger.typical(
-        { id: 'drive.efficiency', label: 'Drive efficiency', dimension: 'fraction' },
-        planning.driveEfficiency.value,
-        planning.driveEfficiency.source,
-        'overrides.driveEfficiency',
-      ),
+      driveEfficiency,
       supplyV: supply.voltageV,
       phases: supply.phases,
       powerFactor: ledger.typical(

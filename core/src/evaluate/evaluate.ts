@@ -1,18 +1,26 @@
 import { shippedLibrary, type Library } from '../data/planningValues'
 import type { Finding } from '../findings/finding'
 import { judge } from '../findings/judge'
-import type { Plan } from '../plan'
+import type { Connection, Plan } from '../plan'
 import type { SettingLine } from '../settings/settingLine'
+import { beltFacts } from './beltFacts'
 import { chain, type ChainLink } from './chain'
+import { checkFacts } from './checkFacts'
 import { circuitFacts } from './circuitFacts'
 import { driveFacts } from './driveFacts'
 import type { Facts } from './facts'
 import { numberOf, type Blocked, type Figure, type Reading } from './figure'
+import { fastDeltaFacts } from './fastDeltaFacts'
+import { joiningFacts } from './joiningFacts'
 import { Ledger } from './ledger'
 import { linkPlan, type LinkPlan } from './linkPlan'
+import { motorCableFacts } from './motorCableFacts'
 import { motorFacts } from './motorFacts'
 import { motorPhysics } from './motorPhysics'
+import { mountFacts } from './mountFacts'
 import { settingsFacts } from './settingsFacts'
+import { sizeUpReasons } from './sizing'
+import { sourceFacts } from './sourceFacts'
 import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
 import { spindleLimits } from './spindleLimits'
 import {
@@ -27,6 +35,7 @@ import {
 } from './stageStates'
 import { stopFacts } from './stopFacts'
 import { supplyFacts } from './supplyFacts'
+import { torqueSource } from './torqueSource'
 import { mainPosition, trainFacts } from './trainFacts'
 
 /** One belt position as shown; figures by id, to be looked up in `figures` or `blocked`. */
@@ -50,6 +59,9 @@ export interface JobLine {
   id: string
   name: string
   wantedRpm: string
+  window: { slower: number; faster: number }
+  torqueNm?: string
+  powerW?: string
   positionId?: string
   reach: JobFacts['reach']
   reachedOn: string[]
@@ -68,9 +80,15 @@ export interface Evaluation {
   findings: Finding[]
   positions: PositionLine[]
   jobs: JobLine[]
-  /** Speed limits of what spins, lowest first. */
   /** Kind of earth-leakage device the circuit wants. */
   earthLeakageType?: 'F' | 'B'
+  /** What speaks for a drive one size up here. */
+  sizeUpReasons: string[]
+  /** Verdicts on a second-hand motor's tests. */
+  checks: { insulation?: 'pass' | 'dry-out' | 'reject'; alike?: boolean }
+  /** Lower-voltage links on this higher-voltage drive, where that trick applies. */
+  fastDelta?: { connection: Connection; permitted: boolean }
+  /** Speed limits of what spins, lowest first. */
   limits: { rpm: number; what: string; marked: boolean }[]
   settings: SettingLine[]
   links?: LinkPlan
@@ -81,15 +99,35 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
   const ledger = new Ledger(plan)
   const supply = supplyFacts(ledger)
   const motor = motorFacts(plan, ledger)
-  const drive = driveFacts(plan, ledger, library, supply, motor)
+  const mount = mountFacts(plan, ledger, library, motor)
+  const drive = driveFacts(plan, ledger, library, supply, motor, mount)
   const trains = trainFacts(plan, ledger)
   const main = trains.find((t) => t.position.id === mainPosition(plan)?.id)
   const settings = settingsFacts({ plan, library, motor, drive, main }, ledger)
   const speeds = speedFacts({ plan, ledger, motor, drive, settings, trains })
   const physics = motorPhysics(plan, ledger, library, motor, drive, settings)
   const circuit = circuitFacts(plan, ledger, library, supply, drive)
-  const stop = stopFacts(plan, ledger, library, drive, settings, speeds)
-  const facts: Facts = { plan, library, supply, motor, drive, settings, physics, circuit, stop, speeds }
+  const stop = stopFacts(plan, ledger, library, drive, settings, speeds, supply, mount)
+  const facts: Facts = {
+    plan,
+    library,
+    supply,
+    motor,
+    drive,
+    settings,
+    physics,
+    circuit,
+    stop,
+    mount,
+    speeds,
+    source: sourceFacts(plan, ledger, library, supply, drive),
+    joining: joiningFacts(plan, ledger, supply, drive),
+    motorCable: motorCableFacts(plan, ledger, library, supply, motor, drive),
+    checks: plan.checks.secondHand === true ? checkFacts(plan, ledger, motor) : undefined,
+    fastDelta: fastDeltaFacts(plan, ledger, motor, drive),
+    torque: torqueSource(plan, ledger, library),
+    belts: beltFacts(plan, ledger, motor.torqueNm),
+  }
   const findings = judge(facts)
   const links = linkPlan(facts)
   const missing = missingFields(plan, ledger.blocked, ledger.figures)
@@ -112,6 +150,14 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
     settings: settings.lines,
     ...(circuit.earthLeakageType ? { earthLeakageType: circuit.earthLeakageType } : {}),
     ...(links ? { links } : {}),
+    sizeUpReasons: sizeUpReasons(facts),
+    checks: {
+      ...(facts.checks?.insulationVerdict ? { insulation: facts.checks.insulationVerdict } : {}),
+      ...(facts.checks?.alike === undefined ? {} : { alike: facts.checks.alike }),
+    },
+    ...(facts.fastDelta
+      ? { fastDelta: { connection: facts.fastDelta.connection, permitted: facts.fastDelta.permitted } }
+      : {}),
   }
 }
 
@@ -133,10 +179,13 @@ function positionLine({ speeds, settings, motor }: Facts, p: PositionFacts): Pos
   }
 }
 
-const jobLine = ({ job, name, wantedRpm, on, reach, reachedOn }: JobFacts): JobLine => ({
+const jobLine = ({ job, name, wantedRpm, window, torqueNm, powerW, on, reach, reachedOn }: JobFacts): JobLine => ({
   id: job.id,
   name,
   wantedRpm: wantedRpm.id,
+  window,
+  ...(torqueNm ? { torqueNm: torqueNm.id } : {}),
+  ...(powerW ? { powerW: powerW.id } : {}),
   ...(on ? { positionId: on.position.id } : {}),
   reach,
   reachedOn: reachedOn.map((p) => p.position.id),

@@ -1,9 +1,9 @@
+import { leadConnections, voltsFor } from '../data/leadConnections'
 import { terminalLinks } from '../motor'
 import type { Connection } from '../plan'
 import { sameNominal } from '../quantities'
 import type { Facts } from './facts'
 import { numberOf } from './figure'
-import { usesHighVoltage } from './motorFacts'
 
 export interface Linked {
   connection: Connection
@@ -15,31 +15,40 @@ export interface Linked {
 /** The terminal box as it was found, and as it should be for this drive where that is another way. */
 export interface LinkPlan {
   leads: string
+  /** The connections that these leads allow, to choose from. */
+  choices: Connection[]
   asFound?: Linked
   toBe?: Linked
-}
-
-const pairs: Readonly<Record<string, readonly [low: Connection, high: Connection]>> = {
-  '6': ['delta', 'star'],
-  '9-star': ['low', 'high'],
-  '9-delta': ['low', 'high'],
+  /** What to change from the one to the other: groups to part, groups to join. */
+  part: string[][]
+  join: string[][]
 }
 
 /** Undefined for motors without a choice of links, and for those that a drive cannot run as they are. */
 export function linkPlan({ plan, motor, drive }: Facts): LinkPlan | undefined {
-  const { leads, lowVoltageV, highVoltageV } = plan.motor
-  const pair = leads === undefined ? undefined : pairs[leads]
-  if (leads === undefined || !pair || motor.suitable === false) return undefined
+  const { leads } = plan.motor
+  if (leads === undefined || leads === '3' || motor.suitable === false) return undefined
+  const ways = leadConnections[leads]
   const linked = (connection: Connection): Linked | undefined => {
     const result = terminalLinks.run({ leads, connection })
     return result.ok ? { connection, ...result.value } : undefined
   }
   const asFound = motor.connection === undefined ? undefined : linked(motor.connection)
   const ceilingV = numberOf(drive.ceilingV)
-  const suits = pair.find((c) => {
-    const plateV = usesHighVoltage(c) ? highVoltageV : lowVoltageV
+  const fits = ways.filter(({ connection }) => {
+    const plateV = voltsFor(plan.motor, connection)
     return plateV !== undefined && ceilingV !== undefined && sameNominal(plateV, ceilingV)
   })
-  const toBe = suits === undefined || suits === motor.connection ? undefined : linked(suits)
-  return { leads, ...(asFound ? { asFound } : {}), ...(toBe ? { toBe } : {}) }
+  const suits = fits.some((c) => c.connection === motor.connection) ? undefined : fits[0]?.connection
+  const toBe = suits === undefined ? undefined : linked(suits)
+  const others = (of: Linked | undefined, than: Linked | undefined): string[][] =>
+    (of?.links ?? []).filter((group) => !than?.links.some((g) => g.join() === group.join()))
+  return {
+    leads,
+    choices: ways.map((c) => c.connection),
+    ...(asFound ? { asFound } : {}),
+    ...(toBe ? { toBe } : {}),
+    part: toBe ? others(asFound, toBe) : [],
+    join: toBe ? others(toBe, asFound) : [],
+  }
 }

@@ -1,4 +1,5 @@
 import { typicalMotorEfficiency, motorEfficiency } from '../data/motorEfficiency'
+import { plateOf } from '../data/leadConnections'
 import * as rules from '../motor'
 import type { Connection, Plan } from '../plan'
 import { isKnown, numberOf, type Reading } from './figure'
@@ -23,8 +24,7 @@ export interface MotorFacts {
   safeRpm: Reading
 }
 
-/** Which half of the plate a connection uses; star and series take the higher volts. */
-export const usesHighVoltage = (connection: Connection): boolean => connection === 'star' || connection === 'high'
+const runsOnDrive: ReadonlySet<string> = new Set(['three-phase', 'one-winding', 'high-frequency'])
 
 /** The connection in use: as typed, or `fixed` where the plate and leads leave no choice. */
 export function connectionOf({ motor }: Plan): Connection | undefined {
@@ -74,7 +74,7 @@ export function motorFacts(plan: Plan, ledger: Ledger): MotorFacts {
   )
   return {
     connection,
-    suitable: motor.kind === undefined ? undefined : motor.kind === 'three-phase' || motor.kind === 'high-frequency',
+    suitable: motor.kind === undefined ? undefined : runsOnDrive.has(motor.kind),
     plateVoltageV,
     plateCurrentA,
     frequencyHz,
@@ -99,7 +99,11 @@ function plateValue({ motor }: Plan, ledger: Ledger, which: 'V' | 'A', connectio
   const dual = motor.highVoltageV !== undefined
   if (dual && connection === undefined)
     return ledger.block(naming, [ledger.given('motor.connection', 'Links as they are')])
-  const high = dual && connection !== undefined && usesHighVoltage(connection)
+  const { plate, starOver } = connection === undefined ? { plate: 'low', starOver: false } : plateOf(connection)
+  const high = dual && plate === 'high'
+  // A star made of what the plate prints for delta takes root three times the volts, and as much less amps.
+  const times = starOver ? (which === 'V' ? Math.sqrt(3) : 1 / Math.sqrt(3)) : 1
+  const starNote = starOver ? 'The plate’s delta value, brought to star by root three' : undefined
   const own = ledger.given(
     which === 'V'
       ? high
@@ -109,7 +113,7 @@ function plateValue({ motor }: Plan, ledger: Ledger, which: 'V' | 'A', connectio
         ? 'motor.highVoltageA'
         : 'motor.lowVoltageA',
   )
-  if (isKnown(own)) return ledger.stated(naming, own.value, 'given', [own])
+  if (isKnown(own)) return ledger.stated(naming, own.value * times, starOver ? 'computed' : 'given', [own], starNote)
   if (which === 'V' || !dual) return ledger.block(naming, [own])
   const other = ledger.given(high ? 'motor.lowVoltageA' : 'motor.highVoltageA')
   const lowV = ledger.given('motor.lowVoltageV')
@@ -118,7 +122,7 @@ function plateValue({ motor }: Plan, ledger: Ledger, which: 'V' | 'A', connectio
   if (a === undefined || v1 === undefined || v2 === undefined) return ledger.block(naming, [own])
   return ledger.stated(
     naming,
-    high ? (a * v1) / v2 : (a * v2) / v1,
+    times * (high ? (a * v1) / v2 : (a * v2) / v1),
     'computed',
     [other, lowV, highV],
     'The other amps of the plate, times the ratio of its volts: the power is the same',

@@ -1,11 +1,12 @@
 import { controlReference } from '../controls/controlReference'
 import { cuttingSpeed } from '../cutting/cuttingSpeed'
-import { beltSpeed, drivetrainSpeed, spindleTorque, type StageKind } from '../drivetrain'
+import { beltSpeed, drivetrainSpeed, isPlainBelt, spindleTorque, type StageKind } from '../drivetrain'
 import { flux, fanCooling, synchronousSpeed } from '../motor'
 import type { Job, Plan } from '../plan'
 import { sameNominal } from '../quantities'
 import type { DriveFacts } from './driveFacts'
 import { isKnown, numberOf, type Reading } from './figure'
+import { jobCut, jobSurfaceSpeed, speedWindow } from './jobCut'
 import type { Ledger } from './ledger'
 import type { MotorFacts } from './motorFacts'
 import type { SettingsFacts } from './settingsFacts'
@@ -30,6 +31,11 @@ export interface JobFacts {
   index: number
   name: string
   wantedRpm: Reading
+  /** Shares of the wanted speed between which it is still good. */
+  window: { slower: number; faster: number }
+  /** Asked of the spindle; undefined where nothing tells them. */
+  torqueNm: Reading | undefined
+  powerW: Reading | undefined
   /** The position it is done on: its own, or the one used most. */
   on: PositionFacts | undefined
   /** Whether the knob reaches it there. */
@@ -198,7 +204,7 @@ function positionFacts(
   }
 }
 
-const IRON_PULLEYS: readonly StageKind[] = ['v-belt', 'poly-v', 'flat-belt', 'crossed-belt']
+const onIronPulleys = (kind: StageKind): boolean => isPlainBelt(kind) || kind === 'variable-sheave'
 
 /** Speed of each belt with the spindle unloaded at the highest hertz. */
 function beltSpeeds(
@@ -211,7 +217,7 @@ function beltSpeeds(
   return train.position.stages.flatMap((stage, stageIndex) => {
     const toShaft = motorToShaft
     motorToShaft *= ((stage.driverMm ?? 1) / (stage.drivenMm ?? 1)) * (1 - (stage.slip ?? 0))
-    if (stage.kind === undefined || !IRON_PULLEYS.includes(stage.kind)) return []
+    if (stage.kind === undefined || !onIronPulleys(stage.kind)) return []
     const id = `position.${train.position.id}.belt${stageIndex + 1}`
     const topHz = numberOf(settings.maximumHz)
     const poles = numberOf(motor.poles)
@@ -268,7 +274,9 @@ function jobFacts(
           cuttingSpeed,
           { speedRpm: { id: `job.${job.id}.wantedRpm`, label: `${name}: wanted spindle speed`, dimension: 'speed' } },
           {
-            surfaceSpeedMPerMin: ledger.given(`${path}.surfaceSpeedMPerMin`, `${name}: surface speed`),
+            surfaceSpeedMPerMin:
+              jobSurfaceSpeed(ledger, job, path, name) ??
+              ledger.given(`${path}.surfaceSpeedMPerMin`, `${name}: surface speed`),
             diameterMm: ledger.given(`${path}.diameterMm`, `${name}: diameter`),
           },
         ).speedRpm
@@ -279,6 +287,8 @@ function jobFacts(
     index,
     name,
     wantedRpm,
+    window: speedWindow(job),
+    ...jobCut(ledger, job, path, name, wantedRpm),
     on,
     reach: rpm === undefined || on === undefined ? 'unknown' : covers(on, rpm),
     reachedOn: rpm === undefined ? [] : positions.filter((p) => covers(p, rpm) === 'reached'),

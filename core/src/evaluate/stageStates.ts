@@ -5,6 +5,7 @@ import type { Blocked, Figure } from './figure'
 
 export const stageNames: Record<StageId, string> = {
   survey: 'Survey',
+  route: 'Route',
   motor: 'Motor',
   drive: 'Drive',
   speeds: 'Speeds',
@@ -25,6 +26,7 @@ const essentials: Record<StageId, readonly PlanPath[]> = {
     'survey.jobs',
     'survey.holders',
   ],
+  route: ['route.chosen'],
   motor: [
     'motor.kind',
     'motor.powerW',
@@ -83,12 +85,18 @@ function asked({ motor, survey }: Plan, path: PlanPath): boolean {
 const stageOfPath = (path: PlanPath): StageId => {
   const listed = stageIds.find((id) => essentials[id].includes(path))
   if (listed) return listed
-  const section = path.split('.')[0]
-  return section === 'motor' || section === 'drive'
-    ? section
-    : section === 'controls' || section === 'settings'
-      ? 'settings'
-      : 'survey'
+  return stageOfSection[path.split('.')[0] ?? ''] ?? 'survey'
+}
+
+const stageOfSection: Readonly<Record<string, StageId>> = {
+  route: 'route',
+  motor: 'motor',
+  oldMotor: 'motor',
+  checks: 'motor',
+  drive: 'drive',
+  mount: 'drive',
+  controls: 'settings',
+  settings: 'settings',
 }
 
 /** Every unknown field that something waits for: the essentials of each stage, and what blocks a figure. */

@@ -1,13 +1,15 @@
 import type { Library } from '../data/planningValues'
-import { brakeResistor, rampTime, stopWithoutResistor } from '../drive'
+import { brakeResistor, busRipple, rampTime, stopWithoutResistor } from '../drive'
 import { angularSpeed } from '../drivetrain/angularSpeed'
 import type { Plan } from '../plan'
 import { cylinderInertia } from '../workholding'
 import type { DriveFacts } from './driveFacts'
 import { isKnown, numberOf, type Reading } from './figure'
 import type { Ledger } from './ledger'
+import type { MountFacts } from './mountFacts'
 import type { SettingsFacts } from './settingsFacts'
 import type { SpeedFacts } from './speedFacts'
+import type { SupplyFacts } from './supplyFacts'
 import { holderName } from './spindleLimits'
 
 export interface StopFacts {
@@ -21,6 +23,8 @@ export interface StopFacts {
   stopS: Reading
   resistorOhm: Reading
   resistorW: Reading
+  /** Between crest and trough of the bus at full load; only on one phase, where the capacitors are known. */
+  rippleV: Reading | undefined
 }
 
 /** Run-up and stop of the heaviest thing the spindle carries, on the position used most. All on the spindle's shaft. */
@@ -31,6 +35,8 @@ export function stopFacts(
   drive: DriveFacts,
   settings: SettingsFacts,
   speeds: SpeedFacts,
+  supply: SupplyFacts,
+  mount: MountFacts,
 ): StopFacts {
   const { heaviest, inertia } = heaviestHolder(plan, ledger)
   const speedRpm: Reading = speeds.main?.unloadedTopRpm ?? {
@@ -45,24 +51,29 @@ export function stopFacts(
   const typical = (
     id: string,
     label: string,
-    dimension: 'number' | 'voltage' | 'power' | 'fraction' | 'time',
+    dimension: 'capacitance' | 'voltage' | 'power' | 'fraction' | 'time',
     value: number,
     source: string,
   ): Reading => ledger.typical({ id, label, dimension }, value, source)
   const busV = numberOf(drive.busV) ?? 0
   const driveW = plan.drive.powerW ?? plan.motor.powerW
-  const capacitance: Reading =
+  const ownOr = (path: 'drive.busFarad' | 'drive.tripV' | 'drive.chopperV', other: () => Reading): Reading => {
+    const own = ledger.given(path)
+    return isKnown(own) ? own : other()
+  }
+  const capacitance = ownOr('drive.busFarad', () =>
     driveW === undefined
-      ? ledger.block({ id: 'drive.busFarad', label: 'Bus capacitors' }, [
+      ? ledger.block({ id: 'drive.typicalBusFarad', label: 'Bus capacitors' }, [
           { id: 'drive.powerW', label: 'Drive power', missing: ['drive.powerW'] },
         ])
       : typical(
-          'drive.busFarad',
-          'Bus capacitors, farad',
-          'number',
+          'drive.typicalBusFarad',
+          'Bus capacitors',
+          'capacitance',
           driveW * planning.busFaradPerWatt.value,
           planning.busFaradPerWatt.source,
-        )
+        ),
+  )
   const efficiency = typical(
     'drive.generatingEfficiency',
     'Comes back to the bus',
@@ -83,12 +94,14 @@ export function stopFacts(
       efficiency,
       busCapacitanceF: capacitance,
       busV: drive.busV,
-      tripV: typical(
-        'drive.tripV',
-        'Over-voltage trip',
-        'voltage',
-        busV * planning.tripOverBus.value,
-        planning.tripOverBus.source,
+      tripV: ownOr('drive.tripV', () =>
+        typical(
+          'drive.typicalTripV',
+          'Over-voltage trip',
+          'voltage',
+          busV * planning.tripOverBus.value,
+          planning.tripOverBus.source,
+        ),
       ),
       lossW: typical(
         'drive.lossW',
@@ -112,12 +125,14 @@ export function stopFacts(
     ...shaft,
     stopSeconds: settings.decelerationS,
     efficiency,
-    chopperV: typical(
-      'drive.chopperV',
-      'Chopper works at',
-      'voltage',
-      busV * planning.chopperOverBus.value,
-      planning.chopperOverBus.source,
+    chopperV: ownOr('drive.chopperV', () =>
+      typical(
+        'drive.typicalChopperV',
+        'Chopper works at',
+        'voltage',
+        busV * planning.chopperOverBus.value,
+        planning.chopperOverBus.source,
+      ),
     ),
     minOhm: minimum,
     cycleSeconds: typical(
@@ -139,7 +154,20 @@ export function stopFacts(
             : 'No standard resistor fits between the drive’s smallest and what the peak needs: a longer deceleration',
         )
       : braked.suggestedOhm
-  return { heaviest, inertia, frictionNm, rampS, stopS, resistorOhm, resistorW: braked.peakW }
+  const rippleV =
+    plan.supply.phases === 1 && plan.drive.busFarad !== undefined
+      ? ledger.compute(
+          busRipple,
+          { rippleV: { id: 'drive.rippleV', label: 'Ripple of the bus at full load', dimension: 'voltage' } },
+          {
+            inputW: mount.throughW,
+            frequencyHz: supply.frequencyHz,
+            capacitanceF: capacitance,
+            busV: drive.busV,
+          },
+        ).rippleV
+      : undefined
+  return { heaviest, inertia, frictionNm, rampS, stopS, resistorOhm, resistorW: braked.peakW, rippleV }
 }
 
 function heaviestHolder(plan: Plan, ledger: Ledger): Pick<StopFacts, 'heaviest' | 'inertia'> {

@@ -1,4 +1,4 @@
-import { drivetrainEfficiency, drivetrainRatio } from '../drivetrain'
+import { drivetrainEfficiency, drivetrainRatio, ratioStages } from '../drivetrain'
 import type { Plan, Position } from '../plan'
 import type { Reading } from './figure'
 import type { Ledger } from './ledger'
@@ -57,12 +57,14 @@ export const trainFacts = (plan: Plan, ledger: Ledger): TrainFacts[] =>
       .map((s) => (s.driverMm === undefined ? (s.kind ?? '?') : `${s.driverMm} : ${s.drivenMm ?? '?'}`))
       .join(', ')
     const stages = {
-      raw: position.stages,
+      raw: ratioStages(position.stages),
       shown,
       label: 'Stages, motor to spindle',
       from: [...sizes, ...kinds, ...empty],
     }
     const id = `position.${position.id}`
+    // A worm’s wheel turns across it, one way or the other by the hand of its thread.
+    const crosses = position.stages.some((s) => s.kind === 'worm')
     const ratio = ledger.compute(
       drivetrainRatio,
       { speedRatio: { id: `${id}.speedRatio`, label: `${name}: spindle rpm per motor rpm`, dimension: 'number' } },
@@ -74,5 +76,13 @@ export const trainFacts = (plan: Plan, ledger: Ledger): TrainFacts[] =>
       { stages: { ...stages, raw: position.stages.map(({ kind }) => ({ kind })) } },
     )
     if ('value' in efficiency) efficiency.restsOnTypical = true
-    return { position, index, name, speedRatio: ratio.speedRatio, reversed: ratio.output?.reversed, efficiency, stages }
+    return {
+      position,
+      index,
+      name,
+      speedRatio: ratio.speedRatio,
+      reversed: crosses ? undefined : ratio.output?.reversed,
+      efficiency,
+      stages,
+    }
   })

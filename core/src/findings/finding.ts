@@ -5,7 +5,7 @@ import type { Said } from '../quantities'
 export const severities = ['stop', 'watch', 'note'] as const
 export type Severity = (typeof severities)[number]
 
-export const stageIds = ['survey', 'motor', 'drive', 'speeds', 'settings'] as const
+export const stageIds = ['survey', 'route', 'motor', 'drive', 'speeds', 'settings'] as const
 export type StageId = (typeof stageIds)[number]
 
 export const linkIds = ['wall', 'drive', 'motor', 'belts', 'spindle'] as const

@@ -1,10 +1,16 @@
 import type { Facts } from '../evaluate/facts'
+import { beltFindings } from './beltFindings'
+import { checkFindings } from './checkFindings'
+import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
 import { severities, stageIds, type Finding } from './finding'
+import { joiningFindings } from './joiningFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
+import { mountFindings } from './mountFindings'
 import { settingFindings } from './settingFindings'
+import { sourceFindings } from './sourceFindings'
 import { speedFindings } from './speedFindings'
 import { startFindings } from './startFindings'
 import { stopFindings } from './stopFindings'
@@ -12,10 +18,16 @@ import { wallFindings } from './wallFindings'
 
 export const judgements = [
   ...wallFindings,
+  ...sourceFindings,
+  ...joiningFindings,
   ...motorPlateFindings,
   ...motorFluxFindings,
   ...motorSpeedFindings,
+  ...checkFindings,
   ...driveFindings,
+  ...mountFindings,
+  ...choiceFindings,
+  ...beltFindings,
   ...speedFindings,
   ...stopFindings,
   ...startFindings,

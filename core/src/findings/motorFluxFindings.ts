@@ -1,6 +1,6 @@
+import { plateOf } from '../data/leadConnections'
 import type { Facts } from '../evaluate/facts'
 import { numberOf } from '../evaluate/figure'
-import { usesHighVoltage } from '../evaluate/motorFacts'
 import { set } from '../plan'
 import { amps, hertz, newtonMetres, percent, sameNominal, say, volts } from '../quantities'
 import { judgement, type Remedy, type Verdict } from './finding'
@@ -78,14 +78,17 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
   if (k >= WEAK) return undefined
   const torque = numberOf(motor.torqueNm)
   const lowBase = (plateHz * setV) / plateV
-  const link = motor.connection === 'star' || motor.connection === 'high'
+  const { plate, starOver } =
+    motor.connection === undefined ? { plate: 'low', starOver: false } : plateOf(motor.connection)
+  const link = plate === 'high' || starOver
+  const inStar = motor.connection === 'star' || starOver
   return {
     severity: 'watch',
     about: 'under',
     title: otherHalf(baseHz, plateHz)
       ? OTHER_HALF
       : link && relink.length > 0
-        ? say`Links are in ${motor.connection === 'star' ? 'star' : 'series'}: torque is lost`
+        ? say`Links are in ${inStar ? 'star' : 'series'}: torque is lost`
         : say`Too few volts for the hertz: torque is lost`,
     says: say`The drive gives ${volts(setV)} at ${hertz(baseHz)}; linked so the motor wants ${volts(plateV)} at ${hertz(plateHz)}. Flux ${percent(k)}, pull-out torque ${percent(k * k)}${torque === undefined ? '' : say`: about ${newtonMetres(torque * k * k)} where ${newtonMetres(torque)} should be`}.`,
     why: 'It runs, sounds right and has no pull; pushed, it draws more amps than the winding may carry.',
@@ -152,7 +155,7 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
   const deltaAmps =
     highVoltageV !== undefined &&
     motor.connection !== undefined &&
-    usesHighVoltage(motor.connection) &&
+    plateOf(motor.connection).plate === 'high' &&
     lowVoltageA !== undefined &&
     held >= lowVoltageA * 0.95
   const serviceA = numberOf(motor.serviceFactorA)

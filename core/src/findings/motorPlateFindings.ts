@@ -1,6 +1,7 @@
+import { leadConnections } from '../data/leadConnections'
 import { numberOf, isKnown } from '../evaluate/figure'
 import { frameHeightMm } from '../motor'
-import { connections, set, type Connection } from '../plan'
+import { connections, set } from '../plan'
 import { amount, amps, hertz, rpm, say, volts } from '../quantities'
 import { judgement } from './finding'
 
@@ -46,10 +47,38 @@ export const motorPlateFindings = [
           title: say`This motor cannot go on the drive as it is`,
           says: [verdict.says],
           why: verdict.why,
+          ...(plan.motor.kind === 'two-speed'
+            ? {
+                remedies: [
+                  {
+                    label: say`Use one winding, typed at its own plate`,
+                    patch: [
+                      set('motor.kind', 'one-winding'),
+                      set('motor.leads', '3'),
+                      set('motor.connection', 'fixed'),
+                      set('motor.highVoltageV', undefined),
+                      set('motor.highVoltageA', undefined),
+                    ],
+                  },
+                ],
+              }
+            : {}),
           path: 'motor.kind',
         }
       : undefined
   }),
+
+  judgement('motor.one-winding', 'motor', 'motor', ({ plan }) =>
+    plan.motor.kind === 'one-winding'
+      ? {
+          severity: 'note',
+          title: say`One winding of a two-speed motor`,
+          says: say`The plate typed must be this winding’s own: its volts, amps and speed. The ends of the other stay open, each insulated on its own.`,
+          why: 'Joined together or to the drive, the idle winding short-circuits or burns. Only with two separate windings is one of them free; with one tapped winding use the connection of its own diagram.',
+          path: 'motor.kind',
+        }
+      : undefined,
+  ),
 
   judgement('motor.plate-speed', 'motor', 'motor', ({ plan, motor }) => {
     if (isKnown(motor.poles) || !motor.poles.refusal) return undefined
@@ -154,20 +183,15 @@ export const motorPlateFindings = [
   judgement('motor.links-and-leads', 'motor', 'motor', ({ plan, motor }) => {
     const { leads } = plan.motor
     if (leads === undefined || motor.connection === undefined) return undefined
-    const fits: Record<string, readonly Connection[]> = {
-      '3': ['fixed', 'star', 'delta'],
-      '6': ['star', 'delta'],
-      '9-star': ['low', 'high'],
-      '9-delta': ['low', 'high'],
-      '12': ['low', 'high', 'star', 'delta'],
-    }
-    return fits[leads]?.includes(motor.connection)
+    const fits = leadConnections[leads].some((c) => c.connection === motor.connection)
+    // Three leads come from a star or a delta inside, which some plates say; there is nothing to link.
+    return fits || (leads === '3' && (motor.connection === 'star' || motor.connection === 'delta'))
       ? undefined
       : {
           severity: 'stop',
           title: say`These links do not belong to these leads`,
           says: say`${leads.replace('-', ' leads, ')} cannot be linked “${connections[motor.connection]}”.`,
-          why: 'Six leads are linked star or delta; nine leads low (parallel) or high (series). The picture inside the lid is the authority.',
+          why: 'Six leads are linked star or delta; nine leads low (parallel) or high (series); twelve low or high, each as star or delta. The picture inside the lid is the authority.',
           path: 'motor.connection',
         }
   }),

@@ -1,14 +1,21 @@
+import { leadConnections, voltsFor } from '../data/leadConnections'
 import type { Facts } from '../evaluate/facts'
 import { numberOf } from '../evaluate/figure'
-import { usesHighVoltage } from '../evaluate/motorFacts'
 import { connections, set, type Connection } from '../plan'
 import { sameNominal, say } from '../quantities'
 import type { Remedy } from './finding'
 
-/** The other way of linking a plate with two voltages. */
-function otherConnection({ plan, motor }: Facts): Connection | undefined {
-  const pairs: Partial<Record<Connection, Connection>> = { star: 'delta', delta: 'star', low: 'high', high: 'low' }
-  return plan.motor.highVoltageV === undefined || motor.connection === undefined ? undefined : pairs[motor.connection]
+/** Other ways of linking a plate with two voltages; with the leads unknown, the partner of the way it is. */
+function otherConnections({ plan, motor }: Facts): Connection[] {
+  const at = motor.connection
+  if (at === undefined) return []
+  const ways = Object.values(
+    plan.motor.leads === undefined ? leadConnections : { only: leadConnections[plan.motor.leads] },
+  )
+  return ways
+    .filter((list) => list.some((c) => c.connection === at))
+    .slice(0, 1)
+    .flatMap((list) => list.map((c) => c.connection).filter((c) => c !== at))
 }
 
 const moveLinks = (to: Connection): Remedy => ({
@@ -18,11 +25,10 @@ const moveLinks = (to: Connection): Remedy => ({
 
 /** Moves the links where that gives the motor the volts the drive has. */
 export function relinks(facts: Facts): Remedy[] {
-  const to = otherConnection(facts)
-  const toV =
-    to === undefined ? undefined : usesHighVoltage(to) ? facts.plan.motor.highVoltageV : facts.plan.motor.lowVoltageV
   const ceilingV = numberOf(facts.drive.ceilingV)
-  return to !== undefined && toV !== undefined && ceilingV !== undefined && sameNominal(toV, ceilingV)
-    ? [moveLinks(to)]
-    : []
+  const to = otherConnections(facts).find((c) => {
+    const toV = voltsFor(facts.plan.motor, c)
+    return toV !== undefined && ceilingV !== undefined && sameNominal(toV, ceilingV)
+  })
+  return to === undefined ? [] : [moveLinks(to)]
 }

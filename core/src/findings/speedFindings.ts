@@ -6,6 +6,7 @@ import { speedAgainst, spindleLimits, type SpindleLimit } from '../evaluate/spin
 import { set } from '../plan'
 import { amount, hertz, rpm, say } from '../quantities'
 import { wheelSpeed } from '../workholding'
+import { spindleAt } from '../speeds/spindleAt'
 import { judgement, type Remedy, type Verdict } from './finding'
 import { highestHertz } from './hertzPatch'
 
@@ -176,6 +177,46 @@ export const speedFindings = [
       ]
     }),
   ),
+
+  judgement('spindle.job-too-heavy', 'speeds', 'spindle', (facts) => {
+    const { torque, motor, plan, speeds } = facts
+    const poles = numberOf(motor.poles)
+    if (!torque || poles === undefined) return undefined
+    return speeds.jobs.flatMap((job): Verdict[] => {
+      const [wanted, asked] = [numberOf(job.wantedRpm), numberOf(job.torqueNm)]
+      if (wanted === undefined || asked === undefined || !job.on || job.reach !== 'reached') return []
+      const on = (position: PositionFacts) => {
+        const [speedRatio, efficiency] = [numberOf(position.speedRatio), numberOf(position.efficiency)]
+        return speedRatio === undefined || efficiency === undefined
+          ? undefined
+          : spindleAt(torque, poles, { speedRatio, efficiency }, wanted, asked)
+      }
+      const has = on(job.on)
+      if (!has || (has.continuousNm !== undefined && has.continuousNm >= asked)) return []
+      const moments = has.peakNm >= asked
+      if (moments && has.continuousNm === undefined) return []
+      const stronger = job.reachedOn.filter((p) => p !== job.on && (on(p)?.continuousNm ?? 0) >= asked)
+      return [
+        {
+          severity: moments ? 'note' : 'watch',
+          about: job.job.id,
+          title: moments
+            ? say`${job.name} is for moments only on ${job.on.name}`
+            : say`${job.name} is too heavy on ${job.on.name}`,
+          says: say`It asks ${amount('torque', asked)} at ${rpm(wanted)}; the spindle has ${has.continuousNm === undefined ? 'an amount not known' : amount('torque', has.continuousNm)} all day there, ${amount('torque', has.peakNm)} for moments.`,
+          why: moments
+            ? 'Held on, the motor runs hot. Short cuts with rests are good.'
+            : 'The motor stalls in the cut, and a stalled cut breaks tools.',
+          remedies: stronger.slice(0, 2).map((p): Remedy => ({
+            label: say`Use ${p.name} for it`,
+            patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)],
+          })),
+          figures: [...(job.torqueNm ? [job.torqueNm.id] : []), job.wantedRpm.id],
+          path: `survey.jobs.${job.index}.${plan.survey.jobs[job.index]?.torqueNm === undefined ? 'depthMm' : 'torqueNm'}`,
+        },
+      ]
+    })
+  }),
 
   judgement('spindle.knob-ends-early', 'speeds', 'spindle', (facts) => {
     const [knobHz, maxHz] = [numberOf(facts.speeds.knobTopHz), numberOf(facts.settings.maximumHz)]

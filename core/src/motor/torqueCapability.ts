@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { shaftFanCurve } from '../data/shaftFanCurve'
 import { gives, hertz, hertzFromZero } from '../rules/inputs'
-import { rule } from '../rules/rule'
+import { Refusal, rule } from '../rules/rule'
 import { fanCooling } from './fanCooling'
 
 /** Pull-out kept in hand over the load above base, where pull-out falls as the square. */
@@ -43,7 +43,7 @@ export const torqueCapability = rule({
     if (cooling === 'blower') return { continuousNm: ratedTorqueNm * (frequencyHz === 0 ? STANDSTILL : 1), peakNm }
     if (inverterDutyRatio !== undefined && share >= 1 / inverterDutyRatio)
       return { continuousNm: ratedTorqueNm, peakNm }
-    const cooled = fanCooling.run({ frequencyFraction: share })
-    return cooled.ok ? { continuousNm: ratedTorqueNm * cooled.value.torqueFraction, peakNm } : { peakNm }
+    const cooled = fanCooling.compute({ frequencyFraction: share })
+    return cooled instanceof Refusal ? { peakNm } : { continuousNm: ratedTorqueNm * cooled.torqueFraction, peakNm }
   },
 })

@@ -15,6 +15,9 @@ export interface FieldMeta {
   help?: string
 }
 
+/** What tells one item of a list from the others; short, and never used again. */
+export const id = z.string().min(1).max(40)
+
 /** A number in base units of its dimension, between limits of sense. */
 export const quantity = (dimension: Dimension, label: string, min: number, max: number, help?: string) =>
   z.number().min(min).max(max).optional().meta(meta({ label, dimension, help }))

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { stageKinds } from '../drivetrain/drivetrainRatio'
-import { choice, quantity, words } from './field'
+import { beltSections, type BeltSectionId } from '../data/beltSections'
+import { workMaterials, type WorkMaterialId } from '../data/workMaterials'
+import { choice, count, id, quantity, words } from './field'
 
 export const machineKinds = {
   lathe: 'Lathe',
@@ -38,7 +40,9 @@ export const hazards = {
 
 export type Hazard = keyof typeof hazards
 
-const id = z.string().min(1).max(40)
+const sectionNames = Object.fromEntries(
+  Object.entries(beltSections.sections).map(([key, { name }]) => [key, name]),
+) as Record<BeltSectionId, string>
 
 /** One stage between two shafts. Sizes are pitch diameters in mm, or teeth. */
 export const stageSchema = z.strictObject({
@@ -46,6 +50,12 @@ export const stageSchema = z.strictObject({
   driverMm: quantity('length', 'Driving pulley', 1, 3000, 'Pitch diameter; for gears and timing pulleys the teeth'),
   drivenMm: quantity('length', 'Driven pulley', 1, 3000, 'Pitch diameter; for gears and timing pulleys the teeth'),
   slip: quantity('fraction', 'Belt slip', 0, 0.2, 'Nothing unless you measured it'),
+  section: choice('Belt section', sectionNames),
+  centreMm: quantity('length', 'Centre to centre', 10, 10_000, 'Between the shafts, as measured'),
+  beltMm: quantity('length', 'Belt, pitch length', 50, 20_000, 'As printed on it, where that is the pitch length'),
+  outsideMm: quantity('length', 'Belt, round its outside', 50, 20_000, 'By a tape, the belt off'),
+  slotLeastMm: quantity('length', 'Slot, nearest', 10, 10_000, 'Centre to centre with the motor pushed in'),
+  slotMostMm: quantity('length', 'Slot, farthest', 10, 10_000, 'Centre to centre with the motor pulled out'),
 })
 
 /** One way the belts and gears can stand, from the motor shaft to the spindle. */
@@ -57,13 +67,30 @@ export const positionSchema = z.strictObject({
 
 export const jobKinds = {
   turning: 'Turning',
+  facing: 'Facing',
+  boring: 'Boring',
   drilling: 'Drilling',
-  milling: 'Milling',
-  grinding: 'Grinding',
+  reaming: 'Reaming',
+  tapping: 'Tapping',
   threading: 'Threading',
+  'hole-saw': 'Hole saw',
+  milling: 'Milling',
+  'fly-cutting': 'Fly-cutting',
+  routing: 'Routing',
+  grinding: 'Grinding wheel',
+  polishing: 'Polishing, belt',
   sawing: 'Sawing',
   other: 'Other',
 } as const
+
+export type JobKind = keyof typeof jobKinds
+
+const materials = Object.fromEntries(Object.entries(workMaterials).map(([key, { name }]) => [key, name])) as Record<
+  WorkMaterialId,
+  string
+>
+export const workOf = { ...materials, wood: 'Wood' } as const
+export const toolsOf = { hss: 'High-speed steel', carbide: 'Carbide' } as const
 
 /** A piece of work and the speed it wants: given, or from surface speed and diameter. */
 export const jobSchema = z.strictObject({
@@ -73,6 +100,17 @@ export const jobSchema = z.strictObject({
   speedRpm: quantity('speed', 'Wanted spindle speed', 0.1, 200_000),
   surfaceSpeedMPerMin: quantity('surfaceSpeed', 'Surface speed', 0.1, 3000),
   diameterMm: quantity('length', 'Diameter', 0.05, 3000, 'Of the work, cutter or drill'),
+  material: choice('Work of', workOf),
+  tool: choice('Tool of', toolsOf),
+  feedMm: quantity('length', 'Feed', 0.001, 20, 'A turn; milling: a tooth'),
+  depthMm: quantity('length', 'Depth of cut', 0.01, 200, 'Turning: off the radius; milling: along the cutter'),
+  widthMm: quantity('length', 'Width of cut', 0.05, 500, 'Milling: across the cutter; hole saw: its kerf'),
+  teeth: count('Teeth', 1, 400, 'Of the cutter or saw'),
+  pitchMm: quantity('length', 'Pitch', 0.1, 20, 'Of the thread'),
+  pilotMm: quantity('length', 'Hole that is there', 0, 1000),
+  kc11: quantity('number', 'Specific force', 10, 10_000, 'N/mm² at 1 mm of chip; your own in place of the table’s'),
+  mc: quantity('number', 'Its exponent', 0, 0.9),
+  torqueNm: quantity('torque', 'Torque it wants', 0.01, 5000, 'Measured or known, in place of the working'),
   positionId: id.optional().meta({ label: 'Belt position for it' }),
 })
 

@@ -5,8 +5,33 @@ import { PLAN_VERSION, planSchema, type Plan } from './plan'
 /** A stored document brought from the version it is filed under to the next. */
 export type UpgradeStep = (document: Record<string, unknown>) => Record<string, unknown>
 
-/** Steps by the version they start from. Version 1 is the first, so there are none yet. */
-const steps: Readonly<Record<number, UpgradeStep>> = {}
+/** Steps by the version they start from. */
+const steps: Readonly<Record<number, UpgradeStep>> = {
+  // Version 2 adds the route, the motor that was there, its bench checks, where the drive hangs, and
+  // candidates; the connections of twelve leads say whether they are star or delta.
+  1: (document) => ({
+    route: { machines: [] },
+    oldMotor: {},
+    checks: {},
+    mount: {},
+    candidates: { motors: [], drives: [] },
+    ...document,
+    ...twelveLeads(document['motor']),
+  }),
+}
+
+const twelve: Readonly<Record<string, string>> = {
+  low: 'low-delta',
+  high: 'high-delta',
+  delta: 'low-delta',
+  star: 'low-star',
+}
+
+function twelveLeads(motor: unknown): Record<string, unknown> {
+  if (typeof motor !== 'object' || motor === null || Reflect.get(motor, 'leads') !== '12') return {}
+  const was: unknown = Reflect.get(motor, 'connection')
+  return typeof was === 'string' && twelve[was] ? { motor: { ...motor, connection: twelve[was] } } : {}
+}
 
 const failed = (field: string, message: string): { ok: false; faults: Fault[] } => ({
   ok: false,
@@ -49,10 +74,18 @@ export function readPlan(document: unknown): Outcome<Plan> {
 function danglingReferences(plan: Plan): Fault[] {
   const { positions, jobs, holders, mainPositionId } = plan.survey
   const faults: Fault[] = []
-  for (const [list, items] of Object.entries({ positions, jobs, holders })) {
+  const lists = {
+    'survey.positions': positions,
+    'survey.jobs': jobs,
+    'survey.holders': holders,
+    'route.machines': plan.route.machines,
+    'candidates.motors': plan.candidates.motors,
+    'candidates.drives': plan.candidates.drives,
+  }
+  for (const [list, items] of Object.entries(lists)) {
     const seen = new Set<string>()
     items.forEach((item, i) => {
-      if (seen.has(item.id)) faults.push({ field: `survey.${list}[${i}].id`, message: `"${item.id}" stands twice` })
+      if (seen.has(item.id)) faults.push({ field: `${list}[${i}].id`, message: `"${item.id}" stands twice` })
       seen.add(item.id)
     })
   }

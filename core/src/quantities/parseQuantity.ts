@@ -58,10 +58,11 @@ export function parseQuantity(text: string, dimension: Dimension, system: UnitSy
     const gauge = parseGauge(trimmed, system)
     if (gauge) return gauge
   }
-  const parts = split(trimmed)
+  // People write the sign of their money before the number.
+  const parts = split(dimension === 'money' ? trimmed.replace(/^[£$€]\s*/, '') : trimmed)
   const unit = unitFor(dimension, parts.unit, system)
   if (!unit.ok) return parts.number === '' ? refused(`"${text.trim()}" is not ${kind.called}.`) : unit
-  const number = parseNumber(parts.number, thousandsUnits.has(unit.value.symbol))
+  const number = parseNumber(parts.number, dimension === 'money' || thousandsUnits.has(unit.value.symbol))
   if (number === undefined) return refused(`"${text.trim()}" is not ${kind.called}.`)
   return { ok: true, value: number * unit.value.factor + (unit.value.offset ?? 0) }
 }

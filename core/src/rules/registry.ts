@@ -1,5 +1,6 @@
 import { controlReference } from '../controls/controlReference'
-import { cuttingSpeed } from '../cutting/cuttingSpeed'
+import * as cutting from '../cutting'
+import * as dc from '../dc'
 import * as drive from '../drive'
 import * as drivetrain from '../drivetrain'
 import * as motor from '../motor'
@@ -25,10 +26,16 @@ const all = [
   motor.boostLimit,
   motor.terminalLinks,
   motor.insulationCheck,
+  motor.phaseBalance,
+  motor.highSpeedDelta,
   drive.busVoltage,
   drive.outputVoltage,
   drive.inputCurrent,
   drive.singlePhaseRating,
+  drive.derating,
+  drive.heatLoss,
+  drive.enclosureHeat,
+  drive.busRipple,
   drive.rampTime,
   drive.brakeResistor,
   drive.stopWithoutResistor,
@@ -37,22 +44,40 @@ const all = [
   supply.protection,
   supply.cable,
   supply.voltageDrop,
+  supply.plug,
+  supply.extension,
+  supply.behindSource,
   supply.transformer,
   supply.generator,
   supply.converter,
   supply.inrush,
   drivetrain.beltLength,
   drivetrain.beltCentreDistance,
+  drivetrain.beltFromOutside,
   drivetrain.beltSpeed,
+  drivetrain.beltGrip,
+  drivetrain.beltTension,
   drivetrain.drivetrainRatio,
   drivetrain.drivetrainSpeed,
   drivetrain.drivetrainEfficiency,
   drivetrain.spindleTorque,
+  drivetrain.drivetrainResonance,
   workholding.wheelSpeed,
   workholding.unscrew,
   workholding.cylinderInertia,
-  cuttingSpeed,
+  workholding.ringInertia,
+  workholding.reflectedInertia,
+  cutting.cuttingSpeed,
+  cutting.turning,
+  cutting.drilling,
+  cutting.holeSaw,
+  cutting.millingChip,
+  cutting.milling,
+  cutting.tapping,
+  cutting.tapOverrun,
   controlReference,
+  dc.dcSpeed,
+  dc.brushlessSpeed,
 ]
 
 /** Rules by id, in reading order. Each is used through its own schema, so the element types may differ. */

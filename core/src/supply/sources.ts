@@ -1,9 +1,12 @@
 import { z } from 'zod'
-import { amps, gives, volts, watts } from '../rules/inputs'
+import { amps, gives, phases, volts, watts } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
 const KILO = 1000
-const load = { inputA: amps('input of the drive'), voltageV: volts('at the drive') }
+const load = { inputA: amps('input of the drive'), voltageV: volts('at the drive'), phases: phases.default(1) }
+
+/** Volt-amperes for each volt and amp of a line. */
+const perLine = (count: 1 | 3): number => (count === 3 ? Math.sqrt(3) : 1)
 
 /** Size of a transformer in front of a drive. */
 export const transformer = rule({
@@ -11,10 +14,10 @@ export const transformer = rule({
   title: 'Transformer in front of a drive',
   input: z.strictObject(load),
   output: z.object({ kVA: gives('kVA', 'at the least') }),
-  formula: 'S >= 1.25 V I',
+  formula: 'S >= 1.25 k V I (k = 1, or root three on three phases)',
   source: 'Planning value: rectifier current heats a transformer more than its rms says',
   example: { inputA: 14.5, voltageV: 230 },
-  compute: ({ inputA, voltageV }) => ({ kVA: (1.25 * voltageV * inputA) / KILO }),
+  compute: ({ inputA, voltageV, phases: count }) => ({ kVA: (1.25 * perLine(count) * voltageV * inputA) / KILO }),
 })
 
 /** Size of a generator that feeds a drive. */
@@ -26,12 +29,12 @@ export const generator = rule({
     kVA: gives('kVA', 'at the least, twice the load'),
     comfortableKVA: gives('kVA', 'with room, three times the load'),
   }),
-  formula: 'S from 2 V I to 3 V I',
+  formula: 'S from 2 k V I to 3 k V I (k = 1, or root three on three phases)',
   source: 'Planning value: the rectifier’s harmonics flatten a small generator’s wave',
   example: { inputA: 14.5, voltageV: 230 },
-  compute: ({ inputA, voltageV }) => ({
-    kVA: (2 * voltageV * inputA) / KILO,
-    comfortableKVA: (3 * voltageV * inputA) / KILO,
+  compute: ({ inputA, voltageV, phases: count }) => ({
+    kVA: (2 * perLine(count) * voltageV * inputA) / KILO,
+    comfortableKVA: (3 * perLine(count) * voltageV * inputA) / KILO,
   }),
 })
 

@@ -2,6 +2,20 @@ import { z } from 'zod'
 import { gives, millimetres } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
 
+interface Disc {
+  outerMm: number
+  innerMm: number
+  lengthMm: number
+  densityKgM3: number
+}
+
+/** Mass and inertia of a hollow disc; sizes in mm, density in kg/m3. */
+export function hollowDisc({ outerMm, innerMm, lengthMm, densityKgM3 }: Disc): { massKg: number; inertiaKgM2: number } {
+  const [outerM, innerM] = [outerMm / 1000, innerMm / 1000]
+  const massKg = (densityKgM3 * Math.PI * (outerM ** 2 - innerM ** 2) * lengthMm) / 4000
+  return { massKg, inertiaKgM2: (massKg * (outerM ** 2 + innerM ** 2)) / 8 }
+}
+
 /** Mass and inertia of a plain or bored disc about its axis. */
 export const cylinderInertia = rule({
   id: 'inertia.cylinder',
@@ -16,10 +30,6 @@ export const cylinderInertia = rule({
   formula: 'm = rho pi (D^2 - d^2) L / 4;  J = m (D^2 + d^2) / 8',
   source: 'Mechanics of a solid of revolution',
   example: { outerMm: 250, innerMm: 0, lengthMm: 60, densityKgM3: 7850 },
-  compute: ({ outerMm, innerMm, lengthMm, densityKgM3 }) => {
-    if (innerMm >= outerMm) return refuse('innerMm', `must be under outerMm, ${outerMm}`)
-    const [outerM, innerM] = [outerMm / 1000, innerMm / 1000]
-    const massKg = (densityKgM3 * Math.PI * (outerM ** 2 - innerM ** 2) * lengthMm) / 4000
-    return { massKg, inertiaKgM2: (massKg * (outerM ** 2 + innerM ** 2)) / 8 }
-  },
+  compute: (disc) =>
+    disc.innerMm >= disc.outerMm ? refuse('innerMm', `must be under outerMm, ${disc.outerMm}`) : hollowDisc(disc),
 })

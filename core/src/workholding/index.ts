@@ -1,3 +1,5 @@
 export * from './wheelSpeed'
 export * from './cylinderInertia'
 export * from './unscrew'
+export * from './ringInertia'
+export * from './reflectedInertia'

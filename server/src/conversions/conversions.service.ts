@@ -42,11 +42,14 @@ export class ConversionsService {
       .orderBy(asc(conversions.createdAt), asc(conversions.id))
     return rows.map((row) => {
       const { plan, ...rest } = opened(row)
-      const { chain, stages, findings, next } = evaluate(plan)
+      const { chain, stages, findings, next, figures } = evaluate(plan)
       return {
         ...rest,
         name: plan.name,
         machineKind: plan.survey.machineKind,
+        powerW: plan.motor.powerW,
+        inputA: figures['drive.inputA']?.value,
+        circuitId: plan.supply.circuitId,
         chain,
         stages,
         stops: findings.filter((f) => f.severity === 'stop').length,

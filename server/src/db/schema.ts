@@ -1,3 +1,4 @@
+import { libraryKinds } from '@zesty/core'
 import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 
 /** A workshop: its supplies and machines, and how it likes to read numbers. */
@@ -44,7 +45,7 @@ export const revisions = pgTable(
   (t) => [primaryKey({ columns: [t.conversionId, t.revision] })],
 )
 
-/** Plates kept for use in other conversions of the shop. */
+/** Motors, drives and circuits kept for more than one conversion of the shop. */
 export const libraryItems = pgTable(
   'library_items',
   {
@@ -52,7 +53,7 @@ export const libraryItems = pgTable(
     shopId: uuid()
       .notNull()
       .references(() => shops.id, { onDelete: 'cascade' }),
-    kind: text({ enum: ['motor', 'drive'] }).notNull(),
+    kind: text({ enum: libraryKinds }).notNull(),
     name: text().notNull(),
     item: jsonb().notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),

@@ -1,16 +1,24 @@
+import { isDeepStrictEqual } from 'node:util'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { faultsOf, readConversionFile, type Plan } from '@zesty/core'
+import { applyPatch, circuitSchema, faultsOf, readConversionFile, set, type LibraryItem, type Plan } from '@zesty/core'
 import { and, eq, inArray } from 'drizzle-orm'
 import { z } from 'zod'
 import type { Database } from '../db/database'
-import { conversions, marks, revisions, shops } from '../db/schema'
+import { conversions, libraryItems, marks, revisions, shops } from '../db/schema'
 
-const shopFileSchema = z.strictObject({ name: z.string(), units: z.enum(['metric', 'imperial']), machines: z.array(z.string()) })
+const shopFileSchema = z.strictObject({
+  name: z.string(),
+  units: z.enum(['metric', 'imperial']),
+  /** Plans name the circuit they stand on by its name. */
+  circuits: z.array(z.strictObject({ name: z.string(), item: circuitSchema })),
+  machines: z.array(z.string()),
+})
 
 interface DemoShop {
   name: string
   units: 'metric' | 'imperial'
+  circuits: LibraryItem[]
   plans: Plan[]
 }
 
@@ -31,7 +39,8 @@ export function readDemoShops(folder: string): DemoShop[] {
         if (!plan.ok) throw new Error(`${file}: ${JSON.stringify(plan.faults)}`)
         return plan.value
       })
-      return { name: shop.data.name, units: shop.data.units, plans }
+      const circuits = shop.data.circuits.map((c): LibraryItem => ({ kind: 'circuit', ...c }))
+      return { name: shop.data.name, units: shop.data.units, circuits, plans }
     })
 }
 
@@ -43,41 +52,79 @@ export type DemoWish = 'add' | 'remove' | 'as-before'
  * Brings the demo shops to what is wished and remembers it: they are added once to a new database,
  * taken away by `remove` where nobody changed them, and stay away until `add`. Returns what to tell.
  */
-export async function settleDemo(db: Database, folder: string, wish: DemoWish): Promise<string[]> {
+export async function settleDemo(
+  db: Database,
+  folder: string,
+  samples: readonly LibraryItem[],
+  wish: DemoWish,
+): Promise<string[]> {
   const [mark] = await db.select().from(marks).where(eq(marks.name, MARK))
   if (wish === 'remove') {
     await remember(db, 'without')
-    return removeUntouched(db)
+    return removeUntouched(db, folder, samples)
   }
   if (mark && (wish === 'as-before' || mark.value === 'with')) return []
-  await addDemo(db, folder)
+  await addDemo(db, folder, samples)
   await remember(db, 'with')
   return ['The demo shops were added; ./zesty start --empty takes them away again.']
 }
 
 const remember = (db: Database, value: 'with' | 'without') => db.insert(marks).values({ name: MARK, value }).onConflictDoUpdate({ target: marks.name, set: { value } })
 
-async function addDemo(db: Database, folder: string): Promise<void> {
+async function addDemo(db: Database, folder: string, samples: readonly LibraryItem[]): Promise<void> {
   await db.transaction(async (tx) => {
     // One transaction has one time; the order of the files is kept by a millisecond each.
     let at = Date.now()
-    for (const { name, units, plans } of readDemoShops(folder)) {
-      const [shop] = await tx.insert(shops).values({ name, units, demo: true, createdAt: new Date(at++) }).returning({ id: shops.id })
+    for (const { name, units, circuits, plans } of readDemoShops(folder)) {
+      const [shop] = await tx
+        .insert(shops)
+        .values({ name, units, demo: true, createdAt: new Date(at++) })
+        .returning({ id: shops.id })
       if (!shop) continue
-      for (const plan of plans) {
-        const [row] = await tx.insert(conversions).values({ shopId: shop.id, plan, createdAt: new Date(at++) }).returning({ id: conversions.id })
+      const kept = await tx
+        .insert(libraryItems)
+        .values([...samples, ...circuits].map((item) => ({ shopId: shop.id, ...item })))
+        .returning({ id: libraryItems.id, kind: libraryItems.kind, name: libraryItems.name })
+      const circuitIds = new Map(kept.filter((i) => i.kind === 'circuit').map((i) => [i.name, i.id]))
+      for (const inFile of plans) {
+        const plan = onCircuit(inFile, circuitIds)
+        const [row] = await tx
+          .insert(conversions)
+          .values({ shopId: shop.id, plan, createdAt: new Date(at++) })
+          .returning({ id: conversions.id })
         if (row) await tx.insert(revisions).values({ conversionId: row.id, revision: 1, plan, origin: 'demo' })
       }
     }
   })
 }
 
-/** Takes away the demo shops in which every machine still stands at its first revision. */
-async function removeUntouched(db: Database): Promise<string[]> {
-  const machines = await db.select({ shopId: shops.id, name: shops.name, revision: conversions.revision, origin: revisions.origin }).from(shops).leftJoin(conversions, eq(conversions.shopId, shops.id)).leftJoin(revisions, and(eq(revisions.conversionId, conversions.id), eq(revisions.revision, 1))).where(eq(shops.demo, true))
-  const touched = new Set(machines.filter((m) => m.revision !== null && (m.revision > 1 || m.origin !== 'demo')).map((m) => m.shopId))
+/** In the files a plan names its circuit; in the database it points to it. */
+function onCircuit(plan: Plan, circuitIds: ReadonlyMap<string, string>): Plan {
+  const { circuitId } = plan.supply
+  return circuitId === undefined ? plan : applyPatch(plan, [set('supply.circuitId', circuitIds.get(circuitId))])
+}
+
+/** Takes away the demo shops in which machines and library still stand as they came. */
+async function removeUntouched(db: Database, folder: string, samples: readonly LibraryItem[]): Promise<string[]> {
+  const machines = await db
+    .select({ shopId: shops.id, name: shops.name, revision: conversions.revision, origin: revisions.origin })
+    .from(shops)
+    .leftJoin(conversions, eq(conversions.shopId, shops.id))
+    .leftJoin(revisions, and(eq(revisions.conversionId, conversions.id), eq(revisions.revision, 1)))
+    .where(eq(shops.demo, true))
+  const came = new Map(readDemoShops(folder).map((s) => [s.name, inventory([...samples, ...s.circuits])]))
+  const touched = new Set(
+    machines.filter((m) => m.revision !== null && (m.revision > 1 || m.origin !== 'demo')).map((m) => m.shopId),
+  )
+  for (const { shopId, name } of machines) {
+    const kept = await db.select().from(libraryItems).where(eq(libraryItems.shopId, shopId))
+    if (!isDeepStrictEqual(inventory(kept), came.get(name))) touched.add(shopId)
+  }
   const untouched = [...new Set(machines.map((m) => m.shopId))].filter((id) => !touched.has(id))
   if (untouched.length > 0) await db.delete(shops).where(inArray(shops.id, untouched))
   const kept = [...new Set(machines.filter((m) => touched.has(m.shopId)).map((m) => m.name))]
   return kept.length > 0 ? [`Kept, because you changed it: ${kept.join(', ')}.`] : []
 }
+
+const inventory = (items: readonly { kind: string; name: string; item: unknown }[]) =>
+  new Map(items.map(({ kind, name, item }) => [`${kind} ${name}`, item]))

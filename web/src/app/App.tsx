@@ -7,6 +7,7 @@ import { LostScreen } from './LostScreen'
 /** Each screen is loaded when it is first opened. */
 const Home = lazy(() => import('../shop/Home').then((m) => ({ default: m.Home })))
 const ShopScreen = lazy(() => import('../shop/ShopScreen').then((m) => ({ default: m.ShopScreen })))
+const LibraryScreen = lazy(() => import('../library/LibraryScreen').then((m) => ({ default: m.LibraryScreen })))
 const ConversionScreen = lazy(() =>
   import('../conversion/ConversionScreen').then((m) => ({ default: m.ConversionScreen })),
 )
@@ -19,6 +20,7 @@ export function App() {
           <Routes>
             <Route path="/" element={<Home />} />
             <Route path="/shops/:shopId" element={<ShopScreen />} />
+            <Route path="/shops/:shopId/library/:kind" element={<LibraryScreen />} />
             <Route path="/conversions/:id/:stage?" element={<ConversionScreen />} />
             <Route path="*" element={<LostScreen />} />
           </Routes>

@@ -1,4 +1,4 @@
-import type { ChainLink, Fault, MachineKind, NextStep, Plan, StageLine, UnitSystem } from '@zesty/core'
+import type { ChainLink, Fault, LibraryItem, MachineKind, NextStep, Plan, StageLine, UnitSystem } from '@zesty/core'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { SerializedError } from '@reduxjs/toolkit'
 
@@ -22,6 +22,10 @@ export interface MachineLine {
   id: string
   name: string
   machineKind?: MachineKind
+  /** Of its motor, and the amps it takes from the wall, where they are known. */
+  powerW?: number
+  inputA?: number
+  circuitId?: string
   revision: number
   savedAt: string
   chain: ChainLink[]
@@ -37,11 +41,13 @@ export interface RevisionLine {
   savedAt: string
 }
 
-export interface LibraryItem {
-  id: string
-  kind: 'motor' | 'drive'
-  name: string
-  item: Record<string, unknown>
+/** An item of the library with the id that the server gave it. */
+export type KeptItem = LibraryItem & { id: string }
+
+/** How many items came in anew, and how many replaced one of their name. */
+export interface TakenIn {
+  added: number
+  replaced: number
 }
 
 /** The server's one shape of error. */
@@ -103,12 +109,28 @@ export const api = createApi({
     revision: b.query<RevisionLine & { plan: Plan }, { id: string; revision: number }>({
       query: ({ id, revision }) => `conversions/${id}/revisions/${revision}`,
     }),
-    library: b.query<LibraryItem[], string>({
+    library: b.query<KeptItem[], string>({
       query: (shopId) => `shops/${shopId}/library`,
       providesTags: ['Library'],
     }),
-    keepItem: b.mutation<LibraryItem, { shopId: string; kind: 'motor' | 'drive'; name: string; item: object }>({
-      query: ({ shopId, ...body }) => ({ url: `shops/${shopId}/library`, method: 'POST', body }),
+    keepItem: b.mutation<KeptItem, { shopId: string; item: LibraryItem }>({
+      query: ({ shopId, item }) => ({ url: `shops/${shopId}/library`, method: 'POST', body: item }),
+      invalidatesTags: ['Library'],
+    }),
+    takeInItems: b.mutation<TakenIn, { shopId: string; items: LibraryItem[] }>({
+      query: ({ shopId, items }) => ({ url: `shops/${shopId}/library/many`, method: 'POST', body: { items } }),
+      invalidatesTags: ['Library'],
+    }),
+    addSamples: b.mutation<TakenIn, string>({
+      query: (shopId) => ({ url: `shops/${shopId}/library/samples`, method: 'POST' }),
+      invalidatesTags: ['Library'],
+    }),
+    changeItem: b.mutation<KeptItem, { id: string; item: LibraryItem }>({
+      query: ({ id, item }) => ({ url: `library/${id}`, method: 'PUT', body: item }),
+      invalidatesTags: ['Library'],
+    }),
+    removeItem: b.mutation<null, string>({
+      query: (id) => ({ url: `library/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Library'],
     }),
   }),

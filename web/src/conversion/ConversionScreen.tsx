@@ -5,7 +5,6 @@ import { api, problemText } from '../app/api'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { navigation } from '../parts/goToField'
 import { Chain } from './Chain'
-import { ConflictDialog } from './ConflictDialog'
 import { readDraft } from './draft'
 import { Findings } from './Findings'
 import { FirstVerdict } from './FirstVerdict'
@@ -17,6 +16,7 @@ import { useKeys } from './useKeys'
 
 const stages: Record<StageId, React.LazyExoticComponent<() => React.ReactNode>> = {
   survey: lazy(() => import('../stages/survey/SurveyStage').then((m) => ({ default: m.SurveyStage }))),
+  route: lazy(() => import('../stages/route/RouteStage').then((m) => ({ default: m.RouteStage }))),
   motor: lazy(() => import('../stages/motor/MotorStage').then((m) => ({ default: m.MotorStage }))),
   drive: lazy(() => import('../stages/drive/DriveStage').then((m) => ({ default: m.DriveStage }))),
   speeds: lazy(() => import('../stages/speeds/SpeedsStage').then((m) => ({ default: m.SpeedsStage }))),
@@ -96,7 +96,6 @@ function OpenConversion() {
         <Findings stage={stage} />
       </div>
       <Overlays />
-      <ConflictDialog />
     </div>
   )
 }

@@ -1,41 +1,33 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { overlayChanged } from '../app/screenSlice'
 import { useAppDispatch, useAppSelector } from '../app/store'
 
-import { Overlay } from '../parts/Overlay'
-import { Palette } from './Palette'
-import { keyList } from './useKeys'
-
+const loadPalette = () => import('./Palette').then((m) => ({ default: m.Palette }))
+const Palette = lazy(loadPalette)
+const ConflictDialog = lazy(() => import('./ConflictDialog').then((m) => ({ default: m.ConflictDialog })))
+const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })))
 const Revisions = lazy(() => import('./Revisions').then((m) => ({ default: m.Revisions })))
+
+/** After this the first load is over. */
+const QUIET_MS = 2000
 
 /** The dialogs of the conversion screen, one at a time. */
 export function Overlays() {
   const overlay = useAppSelector((state) => state.screen.overlay)
+  const conflicted = useAppSelector((state) => state.plan.open?.theirs !== undefined)
   const dispatch = useAppDispatch()
   const close = () => dispatch(overlayChanged(undefined))
+  // Fetched once the page stands and is quiet, so that it opens at once at its key.
+  useEffect(() => {
+    const soon = setTimeout(() => void loadPalette().catch(() => undefined), QUIET_MS)
+    return () => clearTimeout(soon)
+  }, [])
   return (
     <Suspense fallback={null}>
+      {conflicted && <ConflictDialog />}
       {overlay === 'palette' && <Palette onClose={close} />}
       {overlay === 'revisions' && <Revisions onClose={close} />}
-      <Overlay
-        title="Keys"
-        says="None of them fires while you type in a field."
-        open={overlay === 'keys'}
-        onClose={close}
-      >
-        <table className="w-full">
-          <tbody>
-            {keyList.map(({ keys, does }) => (
-              <tr key={keys} className="border-b border-rule">
-                <th scope="row" className="py-2 pr-4 text-left font-cond text-[18px] font-semibold whitespace-nowrap">
-                  {keys}
-                </th>
-                <td>{does}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Overlay>
+      {overlay === 'keys' && <KeysDialog onClose={close} />}
     </Suspense>
   )
 }

@@ -1,8 +1,9 @@
 import { evaluate, type Evaluation, type Figure, type Patch, type Plan, type UnitSystem } from '@zesty/core'
 import { createSelector } from '@reduxjs/toolkit'
-import { useCallback } from 'react'
+import { createContext, useCallback, useContext } from 'react'
 import { api } from '../app/api'
 import { useAppDispatch, useAppSelector, type RootState } from '../app/store'
+import { EvaluationScope, type Scope } from './evaluationScope'
 import { changed, type OpenPlan } from './planSlice'
 
 const selectOpen = (state: RootState): OpenPlan => {
@@ -11,7 +12,7 @@ const selectOpen = (state: RootState): OpenPlan => {
   return open
 }
 
-const selectPlan = (state: RootState): Plan => selectOpen(state).plan
+export const selectPlan = (state: RootState): Plan => selectOpen(state).plan
 export const selectEvaluation = createSelector(selectPlan, (plan): Evaluation => evaluate(plan))
 
 /** The open plan, inside a conversion's screen. */
@@ -21,12 +22,26 @@ export const useOpen = (): OpenPlan => useAppSelector(selectOpen)
 /** What the product says about the open plan. */
 export const useEvaluation = (): Evaluation => useAppSelector(selectEvaluation)
 
-export const useFigure = (id: string): Figure | undefined =>
-  useAppSelector((state) => selectEvaluation(state).figures[id])
+/** Figures as they are known here: of the scope that is set around, else of the open plan. */
+export function useFigures(): Scope {
+  const own = useEvaluation()
+  return useContext(EvaluationScope) ?? own
+}
 
-/** Units as the open plan's shop prefers them. */
+export function useFigure(id: string): Figure | undefined {
+  const scope = useContext(EvaluationScope)
+  const own = useAppSelector((state) => selectEvaluation(state).figures[id])
+  return scope ? scope.figures[id] : own
+}
+
+/** A shop whose units rule below it, where no plan is open. */
+export const ShopScope = createContext<string | undefined>(undefined)
+
+/** Units as the shop prefers them: the open plan's, or the one set around. */
 export function useUnits(): UnitSystem {
-  const shopId = useAppSelector((state) => state.plan.open?.shopId)
+  const around = useContext(ShopScope)
+  const own = useAppSelector((state) => state.plan.open?.shopId)
+  const shopId = around ?? own
   const { data } = api.useShopQuery(shopId ?? '', { skip: shopId === undefined })
   return data?.units ?? 'metric'
 }

@@ -10,7 +10,7 @@ import { redone, undone } from './planSlice'
 
 /** Keys and what they do, for the list as well as for the handler below. */
 export const keyList: readonly { keys: string; does: string }[] = [
-  { keys: '1 to 5', does: 'Open a stage' },
+  { keys: `1 to ${stageIds.length}`, does: 'Open a stage' },
   { keys: '[  ]', does: 'Stage before, stage after' },
   { keys: 'f', does: 'Next finding' },
   { keys: 'w', does: 'Working of the figure in focus' },

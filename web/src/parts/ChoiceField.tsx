@@ -1,8 +1,8 @@
-import { fieldAt, set, valueAt, type PlanPath } from '@zesty/core'
+import { fieldAt, set, type PlanPath } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
 import { useId, type ReactNode } from 'react'
-import { useChange, usePlan } from '../conversion/openPlan'
 import { Field } from './Field'
+import { useFieldChange, useHeld } from './fieldHost'
 
 interface Props {
   path: PlanPath
@@ -68,8 +68,8 @@ export function Choices({
   options: readonly Option[]
   wide?: boolean
 }) {
-  const held = valueAt(usePlan(), path)
-  const change = useChange()
+  const held = useHeld(path)
+  const change = useFieldChange()
   const id = useId()
   const current = options.find((o) => (o.holds ?? o.value) === held)?.value ?? ''
   return (
@@ -113,8 +113,8 @@ export function SelectField({
   none = 'Not known',
 }: Props & { options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
   const field = fieldAt(path)
-  const held = valueAt(usePlan(), path)
-  const change = useChange()
+  const held = useHeld(path)
+  const change = useFieldChange()
   const name = label ?? field?.label ?? path
   const select = (id?: string, describedBy?: string) => (
     <select

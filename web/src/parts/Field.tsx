@@ -27,24 +27,22 @@ export function Field({
         {label ?? field?.label ?? path}
       </label>
       {children({ id, describedBy: shown ? `${id}-help` : undefined })}
-      {message ? (
-        <p
-          id={`${id}-help`}
-          role="alert"
-          className="why-not flex items-baseline gap-1.5 text-[15px] font-medium text-oxide"
-        >
-          <svg width="11" height="11" viewBox="0 0 14 14" aria-hidden="true" className="shrink-0">
-            <path fill="currentColor" d="M4 0h6l4 4v6l-4 4H4L0 10V4z" />
-          </svg>
-          <span>{message}</span>
-        </p>
-      ) : (
-        help && (
-          <p id={`${id}-help`} className="text-[14px] leading-tight text-ink-2">
-            {help}
-          </p>
-        )
-      )}
+      {/* Its parts stay in place: where a node goes while a field is left, a dialog would draw the caret to itself. */}
+      <p
+        id={`${id}-help`}
+        role={message ? 'alert' : undefined}
+        hidden={!shown}
+        className={
+          message
+            ? 'why-not flex items-baseline gap-1.5 text-[15px] font-medium text-oxide'
+            : 'text-[14px] leading-tight text-ink-2'
+        }
+      >
+        <svg width="11" height="11" viewBox="0 0 14 14" aria-hidden="true" className={message ? 'shrink-0' : 'hidden'}>
+          <path fill="currentColor" d="M4 0h6l4 4v6l-4 4H4L0 10V4z" />
+        </svg>
+        <span>{shown ?? ''}</span>
+      </p>
     </div>
   )
 }

@@ -9,6 +9,7 @@ export function Overlay({
   open,
   onClose,
   wide = false,
+  widest = false,
   children,
 }: {
   title: string
@@ -16,6 +17,8 @@ export function Overlay({
   open: boolean
   onClose: () => void
   wide?: boolean
+  /** For tables. */
+  widest?: boolean
   children: ReactNode
 }) {
   return (
@@ -24,7 +27,7 @@ export function Overlay({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Dialog.Content
           {...(says === undefined ? { 'aria-describedby': undefined } : {})}
-          className={`fixed top-[6vh] left-1/2 z-50 flex max-h-[88vh] w-[calc(100vw-24px)] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-lg border border-edge bg-paper p-5 shadow-2xl ${wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
+          className={`fixed top-[6vh] left-1/2 z-50 flex max-h-[88vh] w-[calc(100vw-24px)] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-lg border border-edge bg-paper p-5 shadow-2xl ${widest ? 'max-w-[1240px]' : wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
         >
           <div className="flex items-start justify-between gap-3">
             <Dialog.Title className="h-stage">{title}</Dialog.Title>

@@ -1,5 +1,6 @@
-import { fieldAt, valueAt, type PlanPath } from '@zesty/core'
-import { usePlan, useUnits } from '../conversion/openPlan'
+import { fieldAt, type PlanPath } from '@zesty/core'
+import { useUnits } from '../conversion/openPlan'
+import { useHeld } from './fieldHost'
 import { printedAt, readPair, readQuantity } from './quantityText'
 import { TypedField } from './TypedField'
 
@@ -16,7 +17,7 @@ interface Props {
 
 /** A quantity of the plan, typed in any unit of its dimension. */
 export function QuantityField({ path, label, teeth = false, ...rest }: Props) {
-  const plan = usePlan()
+  const held = useHeld(path)
   const units = useUnits()
   const dimension = teeth ? 'number' : undefined
   return (
@@ -24,7 +25,7 @@ export function QuantityField({ path, label, teeth = false, ...rest }: Props) {
       {...rest}
       path={path}
       label={label ?? fieldAt(path)?.label}
-      printed={printedAt(path, valueAt(plan, path), units, dimension)}
+      printed={printedAt(path, held, units, dimension)}
       read={(text) => readQuantity(path, text, units, dimension)}
     />
   )
@@ -37,10 +38,9 @@ export function PairField({
   label,
   ...rest
 }: Omit<Props, 'path' | 'teeth'> & { low: PlanPath; high: PlanPath }) {
-  const plan = usePlan()
   const units = useUnits()
-  const first = printedAt(low, valueAt(plan, low), units)
-  const second = printedAt(high, valueAt(plan, high), units)
+  const first = printedAt(low, useHeld(low), units)
+  const second = printedAt(high, useHeld(high), units)
   const printed = second === '' ? first : `${first.replace(/ [^\d ]+$/, '')} / ${second}`
   return (
     <TypedField

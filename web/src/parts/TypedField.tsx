@@ -1,9 +1,7 @@
 import type { Parsed, Patch, PlanPath } from '@zesty/core'
 import { useEffect, useState, type KeyboardEvent } from 'react'
-import { useAppDispatch, useAppSelector } from '../app/store'
-import { useChange } from '../conversion/openPlan'
-import { typedRead, typedUnread } from '../conversion/planSlice'
 import { Field } from './Field'
+import { useFieldChange, useUnread } from './fieldHost'
 
 export interface TypedFieldProps {
   /** Names the field; for one text that fills several, the first of them. */
@@ -38,9 +36,8 @@ export function TypedField({
   read,
   inputMode,
 }: TypedFieldProps) {
-  const dispatch = useAppDispatch()
-  const change = useChange()
-  const unread = useAppSelector((state) => state.plan.open?.typed[path])
+  const change = useFieldChange()
+  const [unread, refuse] = useUnread(path)
   const [text, setText] = useState(unread?.text ?? printed)
   const [editing, setEditing] = useState(false)
 
@@ -53,17 +50,17 @@ export function TypedField({
     if (unread === undefined && text === printed) return
     const result = read(text)
     if (!result.ok) {
-      dispatch(typedUnread({ path, text, message: result.message }))
+      refuse({ text, message: result.message })
       return
     }
-    if (unread) dispatch(typedRead(path))
+    if (unread) refuse(undefined)
     change(label ?? path, result.value)
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') commit()
     if (event.key === 'Escape') {
       event.stopPropagation()
-      if (unread) dispatch(typedRead(path))
+      if (unread) refuse(undefined)
       setText(printed)
       setEditing(false)
     }

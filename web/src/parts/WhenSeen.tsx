@@ -1,7 +1,7 @@
 import { Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 
-/** Holds the place of something heavy until it is about to be scrolled into view. */
-export function WhenSeen({ placeHolder, children }: { placeHolder: ReactNode; children: ReactNode }) {
+/** Holds the place of a heavy section, under its id so that it can be jumped to, until it is about to be seen. */
+export function WhenSeen({ id, height, children }: { id: string; height: number; children: ReactNode }) {
   const place = useRef<HTMLDivElement>(null)
   const [seen, setSeen] = useState(false)
   useEffect(() => {
@@ -12,5 +12,6 @@ export function WhenSeen({ placeHolder, children }: { placeHolder: ReactNode; ch
     observer.observe(place.current)
     return () => observer.disconnect()
   }, [])
+  const placeHolder = <div id={id} tabIndex={-1} className="sheet mt-4" style={{ height }} />
   return <div ref={place}>{seen ? <Suspense fallback={placeHolder}>{children}</Suspense> : placeHolder}</div>
 }

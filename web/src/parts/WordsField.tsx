@@ -1,5 +1,5 @@
-import { fieldAt, set, valueAt, type PlanPath } from '@zesty/core'
-import { usePlan } from '../conversion/openPlan'
+import { fieldAt, set, type PlanPath } from '@zesty/core'
+import { useHeld } from './fieldHost'
 import { TypedField } from './TypedField'
 
 /** Free words of the plan: names, frames, notes. */
@@ -22,7 +22,7 @@ export function WordsField({
   needed?: boolean
   longest?: number
 }) {
-  const value = valueAt(usePlan(), path)
+  const value = useHeld(path)
   return (
     <TypedField
       path={path}

@@ -1,7 +1,7 @@
 import { describeRule, fieldAt, printQuantity, rules, type Figure, type FigureInput } from '@zesty/core'
 import { ChevronLeft } from 'lucide-react'
 import { useState } from 'react'
-import { useEvaluation, useUnits } from '../conversion/openPlan'
+import { useFigures, useUnits } from '../conversion/openPlan'
 import { goToField } from './goToField'
 
 const basisWords = {
@@ -13,10 +13,10 @@ const basisWords = {
 
 /** A figure's formula, its numbers with units, its source and basis, and the figures it came from. */
 export function Working({ id }: { id: string }) {
-  const evaluation = useEvaluation()
+  const { figures } = useFigures()
   const [trail, setTrail] = useState([id])
   const at = trail[trail.length - 1] ?? id
-  const figure = evaluation.figures[at]
+  const figure = figures[at]
   return (
     <div className="flex flex-col gap-2 text-[15px]">
       {trail.length > 1 && (
@@ -108,7 +108,7 @@ function FromLine({ line, open }: { line: FigureInput; open: (id: string) => voi
 }
 
 function Unknown({ id }: { id: string }) {
-  const { blocked } = useEvaluation()
+  const { blocked } = useFigures()
   const why = blocked[id]
   return (
     <>

@@ -2,9 +2,10 @@ import type { PlanPath, StageId } from '@zesty/core'
 
 /** Where a field is edited. */
 export function stageOf(path: PlanPath): StageId {
-  if (path.startsWith('motor')) return 'motor'
-  if (path.startsWith('drive') || path === 'survey.coastS' || /^supply\.(cable|laying|ambient|region)/.test(path))
-    return 'drive'
+  if (path.startsWith('route')) return 'route'
+  if (/^(motor|oldMotor|checks|candidates\.motors)/.test(path)) return 'motor'
+  if (/^(drive|mount|candidates\.drives|overrides)/.test(path) || path === 'survey.coastS') return 'drive'
+  if (/^supply\.(cable|laying|ambient|region|joining|plug|extension)/.test(path)) return 'drive'
   if (
     path === 'survey.mainPositionId' ||
     /^settings\.chosen\.(minimumHz|maximumHz)/.test(path) ||
@@ -12,7 +13,6 @@ export function stageOf(path: PlanPath): StageId {
   )
     return 'speeds'
   if (path.startsWith('settings') || path.startsWith('controls')) return 'settings'
-  if (path.startsWith('overrides')) return 'drive'
   return 'survey'
 }
 

@@ -1,4 +1,4 @@
-import { Moon, Plus, Trash2, Upload } from 'lucide-react'
+import { BookOpen, Moon, Plus, Trash2, Upload } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, problemText, type MachineLine, type Shop } from '../app/api'
@@ -6,7 +6,9 @@ import { notice } from '../app/notice'
 import { Brand } from '../app/Brand'
 import { switchTheme } from '../app/theme'
 import { useSwitchUnits } from '../app/useSwitchUnits'
+import { ShopScope } from '../conversion/openPlan'
 import { Overlay } from '../parts/Overlay'
+import { Circuits } from './Circuits'
 import { LARGEST_IMPORT } from './importLimit'
 import { MachineTicket } from './MachineTicket'
 import { NewMachine } from './NewMachine'
@@ -72,6 +74,9 @@ export function ShopScreen() {
                       : `${machines.length} ${machines.length === 1 ? 'machine' : 'machines'}. Open one to go on where you stopped.`}
                 </p>
               </div>
+              <Link to={`/shops/${shopId}/library/motors`} className="btn btn-quiet">
+                <BookOpen size={18} aria-hidden="true" /> Library
+              </Link>
               <UnitsSwitch shop={shop} />
               <ImportButton shopId={shopId} />
               {machines && machines.length > 0 && (
@@ -92,6 +97,11 @@ export function ShopScreen() {
                 </li>
               ))}
             </ul>
+            {machines && machines.length > 0 && (
+              <ShopScope value={shopId}>
+                <Circuits shopId={shopId} machines={machines} units={shop.units} />
+              </ShopScope>
+            )}
           </>
         )}
       </main>

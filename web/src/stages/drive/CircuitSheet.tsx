@@ -1,5 +1,5 @@
-import { useEvaluation } from '../../conversion/openPlan'
-import { SelectField } from '../../parts/ChoiceField'
+import { useEvaluation, usePlan } from '../../conversion/openPlan'
+import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { QuantityField } from '../../parts/QuantityField'
 
@@ -11,9 +11,11 @@ const devices = {
 /** The circuit that feeds the drive: what protects it, and the cable from panel to drive. */
 export function CircuitSheet() {
   const { earthLeakageType } = useEvaluation()
+  const { supply } = usePlan()
+  const source = supply.source !== undefined && supply.source !== 'mains'
   return (
     <section className="sheet mt-4" aria-labelledby="circuit">
-      <h2 id="circuit" className="h-part mb-1">
+      <h2 id="circuit" tabIndex={-1} className="h-part mb-1">
         The circuit that feeds it
       </h2>
       <div className="grid gap-x-5 gap-y-3 xl:grid-cols-2">
@@ -29,6 +31,11 @@ export function CircuitSheet() {
             hint=""
           />
           <SelectField path="supply.region" none="By the mains hertz" />
+          <ChoiceField path="supply.joining" wide />
+          {supply.joining === 'plug' && <QuantityField path="supply.plugA" placeholder="16 A" wide />}
+          <QuantityField path="supply.extensionM" placeholder="none" />
+          <QuantityField path="supply.extensionMm2" placeholder="1.5 mm²" hint="Of each conductor" />
+          {supply.extensionM !== undefined && <YesNoField path="supply.extensionCoiled" wide />}
         </div>
         <div>
           <FigureTable
@@ -41,6 +48,18 @@ export function CircuitSheet() {
               },
               { label: 'Smallest conductor', id: 'supply.neededMm2', note: 'load, protection, ampacity in that order' },
               { label: 'Lost along it', id: 'supply.drop', note: 'copper hot, full load' },
+              ...(supply.joining === 'plug'
+                ? [{ label: 'Plug and socket carry', id: 'supply.plugCarriesA', note: 'for hours' }]
+                : []),
+              ...(supply.extensionM === undefined
+                ? []
+                : [
+                    { label: 'Extension lead carries', id: 'supply.extensionA', note: 'as it lies' },
+                    { label: 'Lost along the extension', id: 'supply.extensionDrop' },
+                  ]),
+              ...(source && supply.source !== 'generator'
+                ? [{ label: 'From the wall behind it', id: 'supply.wallA', note: 'with its losses' }]
+                : []),
             ]}
           />
           {earthLeakageType && (
@@ -50,7 +69,8 @@ export function CircuitSheet() {
             </p>
           )}
           <p className="mt-1 text-[15px] text-ink-2">
-            No light extension leads: the single-phase side carries far more amps than the motor’s. Local codes rule.
+            No light extension leads: the single-phase side carries far more amps than the motor’s. Leave one to two
+            minutes between power-ups unless the manual says otherwise. Local codes rule.
           </p>
         </div>
       </div>

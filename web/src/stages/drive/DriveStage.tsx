@@ -1,14 +1,20 @@
+import { lazy } from 'react'
 import { usePlan } from '../../conversion/openPlan'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { FigureValue } from '../../parts/FigureValue'
-import { Library } from '../../parts/Library'
+import { FromLibrary } from '../../library/FromLibrary'
 import { QuantityField } from '../../parts/QuantityField'
 import { StageHead } from '../../parts/StageHead'
+import { WhenSeen } from '../../parts/WhenSeen'
 import { CircuitSheet } from './CircuitSheet'
 import { DriveBox } from './DriveBox'
 import { LoadBar } from './LoadBar'
+import { ManualSheet } from './ManualSheet'
+import { MountSheet } from './MountSheet'
 import { StopSheet } from './StopSheet'
+
+const Drives = lazy(() => import('./Drives').then((m) => ({ default: m.Drives })))
 
 /** The drive's plate, and how it stands between this wall and this motor. */
 export function DriveStage() {
@@ -16,7 +22,18 @@ export function DriveStage() {
   const threeOnOne = drive.input === '3' && supply.phases === 1
   return (
     <>
-      <StageHead title="Drive" lead="Its plate, and how it stands between this wall and this motor." />
+      <StageHead
+        title="Drive"
+        lead="Its plate, and how it stands between this wall and this motor."
+        sections={[
+          { id: 'circuit', name: 'Circuit' },
+          { id: 'mount', name: 'Where it hangs' },
+          { id: 'stopping', name: 'Stopping' },
+          { id: 'manual', name: 'From its manual' },
+          { id: 'drives', name: 'Side by side' },
+          { id: 'library', name: 'Library' },
+        ]}
+      />
       <div className="grid gap-x-5 gap-y-4 xl:grid-cols-2">
         <DriveBox />
         <div className="flex flex-col gap-4">
@@ -55,6 +72,8 @@ export function DriveStage() {
         {threeOnOne && drive.singlePhasePermitted === true && (
           <QuantityField path="drive.singlePhaseFactor" placeholder="43 % unless the manual says" />
         )}
+        <ChoiceField path="drive.jumper" />
+        {drive.jumper !== undefined && drive.jumper !== 'none' && <YesNoField path="drive.jumperSet" />}
       </div>
       <div className="mt-4 grid gap-5 xl:grid-cols-2">
         <FigureTable
@@ -81,8 +100,13 @@ export function DriveStage() {
         </section>
       </div>
       <CircuitSheet />
+      <MountSheet />
       <StopSheet />
-      <Library kind="drive" />
+      <ManualSheet />
+      <WhenSeen id="drives" height={300}>
+        <Drives />
+      </WhenSeen>
+      <FromLibrary kind="drive" />
     </>
   )
 }

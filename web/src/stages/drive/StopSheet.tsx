@@ -1,12 +1,14 @@
+import { useFigure } from '../../conversion/openPlan'
 import { YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { QuantityField } from '../../parts/QuantityField'
 
 /** How fast the heaviest thing on the spindle comes up, and how fast it can be stopped. */
 export function StopSheet() {
+  const ripple = useFigure('drive.rippleV') !== undefined
   return (
     <section className="sheet mt-4" aria-labelledby="stopping">
-      <h2 id="stopping" className="h-part mb-1">
+      <h2 id="stopping" tabIndex={-1} className="h-part mb-1">
         Running up and stopping
       </h2>
       <div className="grid gap-x-5 gap-y-3 xl:grid-cols-2">
@@ -25,6 +27,7 @@ export function StopSheet() {
             { label: 'Shortest stop, no resistor', id: 'stop.withoutResistorS', note: 'shorter trips the drive' },
             { label: 'Resistor for the deceleration', id: 'stop.resistorOhm' },
             { label: 'It takes at its peak', id: 'stop.resistorW' },
+            ...(ripple ? [{ label: 'Ripple of the bus', id: 'drive.rippleV', note: 'one phase, full load' }] : []),
           ]}
         />
       </div>

@@ -2,29 +2,25 @@ import { connections, set, type Connection, type Linked } from '@zesty/core'
 import { MoveRight } from 'lucide-react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { Choices } from '../../parts/ChoiceField'
+import { FigureTable } from '../../parts/FigureTable'
 import { linksInWords, TerminalBox } from './TerminalBox'
 
-const forLeads: Record<string, readonly Connection[]> = {
-  '3': ['fixed'],
-  '6': ['star', 'delta'],
-  '9-star': ['low', 'high'],
-  '9-delta': ['low', 'high'],
-  '12': ['low', 'high', 'star', 'delta'],
-}
+/** Before the leads are counted. */
+const anyLeads: readonly Connection[] = ['star', 'delta', 'low', 'high', 'fixed']
 
 /** The links as they are in the box now, and as they should be for this drive. */
 export function Links() {
   const { motor } = usePlan()
-  const { links } = useEvaluation()
+  const { links, fastDelta } = useEvaluation()
   const change = useChange()
-  const offered =
-    motor.leads === undefined
-      ? (Object.keys(connections) as Connection[])
-      : [...new Set([...(forLeads[motor.leads] ?? []), ...(motor.connection ? [motor.connection] : [])])]
+  const { leads, connection } = motor
+  // What these leads allow, and whatever stands there now even if they do not.
+  const allowed: readonly Connection[] = links?.choices ?? (leads === '3' ? ['fixed'] : anyLeads)
+  const offered = [...new Set([...allowed, ...(connection ? [connection] : [])])]
   const toBe = links?.toBe
   return (
     <section className="sheet mt-4" aria-labelledby="links">
-      <h2 id="links" className="h-part">
+      <h2 id="links" tabIndex={-1} className="h-part">
         Links in the terminal box
       </h2>
       <div className="mt-2 grid gap-x-6 gap-y-4 lg:grid-cols-[auto_minmax(0,1fr)]">
@@ -44,6 +40,20 @@ export function Links() {
                 </>
               )}
             </div>
+          )}
+          {links && (links.part.length > 0 || links.join.length > 0) && (
+            <dl className="text-[15px]">
+              {links.part.length > 0 && (
+                <div className="flex gap-2">
+                  <dt className="label w-16 shrink-0">Part</dt>
+                  <dd>{groups(links.part)}</dd>
+                </div>
+              )}
+              <div className="flex gap-2">
+                <dt className="label w-16 shrink-0">Join</dt>
+                <dd>{groups(links.join)}</dd>
+              </div>
+            </dl>
           )}
           {toBe && (
             <button
@@ -67,11 +77,30 @@ export function Links() {
             <li>Prove the meter, measure plus to minus and each to earth, prove the meter again.</li>
             <li>Compare with the picture inside the lid. It is the authority.</li>
           </ol>
+          {fastDelta && (
+            <div className="mt-3">
+              <FigureTable
+                heading={`${connections[fastDelta.connection]} on this drive, its volts run up with the hertz`}
+                rows={[
+                  { label: 'Full torque up to', id: 'motor.fastHz' },
+                  { label: 'Base hertz to set', id: 'motor.fastBaseHz' },
+                  { label: 'Power there', id: 'motor.fastW' },
+                  {
+                    label: 'Amps the drive must give',
+                    id: 'motor.fastA',
+                    note: fastDelta.permitted ? 'this one does' : 'this one does not',
+                  },
+                ]}
+              />
+            </div>
+          )}
         </div>
       </div>
     </section>
   )
 }
+
+const groups = (of: readonly (readonly string[])[]) => of.map((g) => g.join(' to ')).join('; ')
 
 function Box({ leads, linked, title }: { leads: string; linked: Linked; title: string }) {
   return (

@@ -1,20 +1,33 @@
 import { lazy, Suspense, useState } from 'react'
 import { FigureTable } from '../../parts/FigureTable'
 import { ChoiceField, SelectField } from '../../parts/ChoiceField'
-import { Library } from '../../parts/Library'
+import { FromLibrary } from '../../library/FromLibrary'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
 import { Links } from './Links'
 import { Plate } from './Plate'
+import { SecondHand } from './SecondHand'
 
 const PlateReader = lazy(() => import('./PlateReader').then((m) => ({ default: m.PlateReader })))
+const Motors = lazy(() => import('./Motors').then((m) => ({ default: m.Motors })))
 const TorqueChart = lazy(() => import('./TorqueChart').then((m) => ({ default: m.TorqueChart })))
 
 /** The nameplate, what follows from it, and the links in the terminal box. */
 export function MotorStage() {
   return (
     <>
-      <StageHead title="Motor" lead="Type the plate as it is stamped; the rest follows from it." />
+      <StageHead
+        title="Motor"
+        lead="Type the plate as it is stamped; the rest follows from it."
+        sections={[
+          { id: 'plate', name: 'Plate' },
+          { id: 'links', name: 'Links' },
+          { id: 'second-hand', name: 'Second-hand' },
+          { id: 'torque', name: 'Torque' },
+          { id: 'motors', name: 'Side by side' },
+          { id: 'library', name: 'Library' },
+        ]}
+      />
       <PlateSheet />
       <div className="mb-3">
         <ChoiceField path="motor.kind" />
@@ -39,12 +52,18 @@ export function MotorStage() {
       <div className="mt-4 grid gap-3 sm:grid-cols-2">
         <SelectField path="motor.leads" />
         <ChoiceField path="motor.cooling" />
+        <SelectField path="motor.winding" />
+        <ChoiceField path="motor.insulationClass" />
       </div>
       <Links />
-      <WhenSeen placeHolder={<div className="sheet mt-4 h-[400px]" />}>
+      <SecondHand />
+      <WhenSeen id="torque" height={400}>
         <TorqueChart />
       </WhenSeen>
-      <Library kind="motor" />
+      <WhenSeen id="motors" height={300}>
+        <Motors />
+      </WhenSeen>
+      <FromLibrary kind="motor" />
     </>
   )
 }

@@ -5,7 +5,7 @@ import { WordsField } from '../../parts/WordsField'
 /** A stamped plate with four rivets; every line of it can be typed. */
 export function Plate() {
   return (
-    <section aria-label="Nameplate" className="plate relative px-5 py-4">
+    <section id="plate" tabIndex={-1} aria-label="Nameplate" className="plate relative px-5 py-4">
       {['top-2 left-2', 'top-2 right-2', 'bottom-2 left-2', 'bottom-2 right-2'].map((corner) => (
         <span
           key={corner}

@@ -20,11 +20,36 @@ const layouts: Readonly<Record<string, readonly (readonly string[])[]>> = {
     ['7', '8', '9'],
     ['1', '2', '3'],
   ],
+  // Twelve are a loose bundle: laid out so that what is joined lies together.
+  '12-low-delta': [
+    ['6', '4', '5'],
+    ['12', '10', '11'],
+    ['7', '8', '9'],
+    ['1', '2', '3'],
+  ],
+  '12-high-delta': [
+    ['4', '5', '6'],
+    ['7', '8', '9'],
+    ['12', '10', '11'],
+    ['1', '2', '3'],
+  ],
+  '12-low-star': [
+    ['10', '11', '12'],
+    ['4', '5', '6'],
+    ['7', '8', '9'],
+    ['1', '2', '3'],
+  ],
+  '12-high-star': [
+    ['10', '11', '12'],
+    ['7', '8', '9'],
+    ['4', '5', '6'],
+    ['1', '2', '3'],
+  ],
 }
 
 /** The studs or leads of a box with what is tied together; the lines come in at the bottom. */
 export function TerminalBox({ leads, linked }: { leads: string; linked: Linked }) {
-  const rows = layouts[leads]
+  const rows = layouts[leads] ?? layouts[`${leads}-${linked.connection}`]
   if (!rows) return null
   const place = new Map(
     rows.flatMap((row, r) =>

@@ -1,8 +1,10 @@
 import {
+  dimensionKind,
   inShownUnit,
   numberOf,
   printNumber,
   printQuantity,
+  shaftPower,
   torqueCurves,
   type TorqueCurves,
   type TorquePoint,
@@ -11,6 +13,7 @@ import {
 import { area, line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
 import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
+import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { useWidth } from '../../parts/useWidth'
 
 const HEIGHT = 340
@@ -20,12 +23,14 @@ const MARGIN = { left: 50, right: 16, top: 18 + 3 * MARK_ROW, bottom: 40 }
 const heading = { fontFamily: 'Barlow Condensed', fontWeight: 600 }
 
 type Axis = 'hertz' | 'spindle'
+type Shown = 'torque' | 'power'
 
-/** Torque against hertz, or at the spindle against its speed on the position used most. */
+/** Torque or power against hertz, or at the spindle against its speed on the position used most. */
 export function TorqueChart() {
   const plan = usePlan()
   const evaluation = useEvaluation()
   const [axis, setAxis] = useState<Axis>('hertz')
+  const [shown, setShown] = useState<Shown>('torque')
   const curves = useMemo(() => torqueCurves(plan, evaluation), [plan, evaluation])
   const main = evaluation.positions.find((p) => p.main)
   const ratio = numberOf(main && evaluation.figures[main.speedRatio])
@@ -33,39 +38,52 @@ export function TorqueChart() {
   if (!curves)
     return (
       <section className="sheet mt-4">
-        <h2 className="h-part">Torque</h2>
+        <h2 id="torque" tabIndex={-1} className="h-part">
+          Torque
+        </h2>
         <p className="lead">The curves appear once power, speed, hertz and cooling are on the plate.</p>
       </section>
     )
   return (
     <section className="sheet mt-4" aria-labelledby="torque">
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 id="torque" className="h-part">
-          Torque{' '}
+        <h2 id="torque" tabIndex={-1} className="h-part">
+          {shown === 'torque' ? 'Torque' : 'Power'}{' '}
           {axis === 'hertz' ? 'at the motor against hertz' : `at the spindle against its speed, on ${main?.name ?? ''}`}
         </h2>
-        {ratio !== undefined && (
+        <span className="flex flex-wrap gap-2">
           <button
             type="button"
             className="btn btn-quiet"
-            onClick={() => setAxis(axis === 'hertz' ? 'spindle' : 'hertz')}
+            onClick={() => setShown(shown === 'torque' ? 'power' : 'torque')}
           >
-            {axis === 'hertz' ? 'Show at the spindle' : 'Show at the motor'}
+            {shown === 'torque' ? 'Show power' : 'Show torque'}
           </button>
-        )}
+          {ratio !== undefined && (
+            <button
+              type="button"
+              className="btn btn-quiet"
+              onClick={() => setAxis(axis === 'hertz' ? 'spindle' : 'hertz')}
+            >
+              {axis === 'hertz' ? 'Show at the spindle' : 'Show at the motor'}
+            </button>
+          )}
+        </span>
       </div>
-      <Drawing curves={curves} ratio={axis === 'spindle' ? ratio : undefined} efficiency={efficiency} />
-      <Words curves={curves} />
+      <Drawing curves={curves} shown={shown} ratio={axis === 'spindle' ? ratio : undefined} efficiency={efficiency} />
+      <Words curves={curves} shown={shown} />
     </section>
   )
 }
 
 function Drawing({
   curves,
+  shown,
   ratio,
   efficiency,
 }: {
   curves: TorqueCurves
+  shown: Shown
   ratio: number | undefined
   efficiency: number
 }) {
@@ -76,20 +94,26 @@ function Drawing({
     ratio === undefined
       ? 1
       : ((points[points.length - 1]?.motorRpm ?? 0) / (points[points.length - 1]?.frequencyHz ?? 1)) * ratio
-  const torqueAt = (nm: number) => inUnits(ratio === undefined ? nm : (nm * efficiency) / ratio, units)
-  const most = Math.max(...points.map((p) => p.peakNm))
+  /** What is drawn for a torque on a curve, in the shop's units. */
+  const drawn = (p: TorquePoint, nm: number) =>
+    shown === 'power'
+      ? inUnits(shaftPower(curves, p, nm) * (ratio === undefined ? 1 : efficiency), 'power', units)
+      : inUnits(ratio === undefined ? nm : (nm * efficiency) / ratio, 'torque', units)
+  const most = Math.max(...points.map((p) => drawn(p, p.vectorNm)))
   const x = scaleLinear([0, (points[points.length - 1]?.frequencyHz ?? 1) * perHz], [MARGIN.left, width - MARGIN.right])
-  const y = scaleLinear([0, torqueAt(most) * 1.08], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice()
+  const y = scaleLinear([0, most * 1.08], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice()
   const at = (p: TorquePoint) => x(p.frequencyHz * perHz)
   const known = points.filter((p) => p.continuousNm !== undefined)
-  const through = (of: (p: TorquePoint) => number) => line<TorquePoint>(at, (p) => y(torqueAt(of(p))))
+  const through = (of: (p: TorquePoint) => number) => line<TorquePoint>(at, (p) => y(drawn(p, of(p))))
+  const onVf = points.filter((p) => p.vfNm !== undefined)
   const inPlan = points.filter((p) => p.frequencyHz >= lowestHz && p.frequencyHz <= highestHz)
-  const shade = area<TorquePoint>(at, y(0), (p) => y(torqueAt(p.continuousNm ?? 0)))
+  const shade = area<TorquePoint>(at, y(0), (p) => y(drawn(p, p.continuousNm ?? 0)))
   const marks = [
     { hz: baseHz, text: 'base', colour: 'var(--ink-2)' },
     { hz: fieldWeakeningHz, text: 'pull-out limits from here', colour: 'var(--brass)' },
     ...(mechanicalHz === undefined ? [] : [{ hz: mechanicalHz, text: 'fastest safe', colour: 'var(--oxide)' }]),
   ].sort((a, b) => b.hz - a.hz)
+  const box = { ...MARGIN, width, height: HEIGHT }
   return (
     <div ref={ref} className="mt-2">
       <svg
@@ -99,24 +123,16 @@ function Drawing({
         role="img"
         aria-label="Torque curves; the list below says the same in words"
       >
-        {y.ticks(5).map((t) => (
-          <g key={t}>
-            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
-            <text x={MARGIN.left - 8} y={y(t) + 5} textAnchor="end" fontSize="14" fill="var(--ink-2)">
-              {printNumber(t, 3, 1)}
-            </text>
-          </g>
-        ))}
-        {x.ticks(width < 500 ? 5 : 9).map((t) => (
-          <text key={t} x={x(t)} y={HEIGHT - MARGIN.bottom + 18} textAnchor="middle" fontSize="14" fill="var(--ink-2)">
-            {printNumber(t, 4, 0)}
-          </text>
-        ))}
-        <text x={width - MARGIN.right} y={HEIGHT - 5} textAnchor="end" fontSize="14" fill="var(--ink-2)">
-          {ratio === undefined ? 'hertz at the motor' : 'spindle rpm, no load'}
-        </text>
+        <LeftAxis box={box} ticks={y.ticks(5)} scale={y} text={(t) => printNumber(t, 3, 1)} />
+        <FootAxis
+          box={box}
+          ticks={x.ticks(width < 500 ? 5 : 9)}
+          scale={x}
+          text={(t) => printNumber(t, 4, 0)}
+          title={ratio === undefined ? 'hertz at the motor' : 'spindle rpm, no load'}
+        />
         <text x={4} y={MARGIN.top - 8} fontSize="14" fill="var(--ink-2)">
-          {units === 'metric' ? 'N m' : 'lbf ft'}
+          {dimensionKind(shown).shown[units]}
         </text>
         <path d={shade(inPlan.filter((p) => p.continuousNm !== undefined)) ?? ''} fill="var(--green-wash)" />
         {marks.map((m, i) => (
@@ -146,7 +162,14 @@ function Drawing({
           </g>
         ))}
         <path
-          d={through((p) => p.peakNm)(points) ?? ''}
+          d={through((p) => p.vfNm ?? 0)(onVf) ?? ''}
+          fill="none"
+          stroke="var(--brass)"
+          strokeWidth="2"
+          strokeDasharray="10 3 2 3"
+        />
+        <path
+          d={through((p) => p.vectorNm)(points) ?? ''}
           fill="none"
           stroke="var(--oxide)"
           strokeWidth="2"
@@ -165,13 +188,16 @@ function Drawing({
       <ul className="flex flex-wrap gap-x-5 gap-y-1 text-[15px]" aria-hidden="true">
         <Key colour="var(--green)" width={3} text="all day, as it is cooled" />
         <Key colour="var(--blue)" width={2} dash="8 4" text="all day, with a blower" />
-        <Key colour="var(--oxide)" width={2} dash="2 4" text="for moments, with this drive" />
+        <Key colour="var(--oxide)" width={2} dash="2 4" text="for moments, sensorless vector" />
+        {onVf.length > 0 && (
+          <Key colour="var(--brass)" width={2} dash="10 3 2 3" text="for moments, plain V/f without boost" />
+        )}
       </ul>
     </div>
   )
 }
 
-const inUnits = (nm: number, units: UnitSystem): number => inShownUnit({ value: nm, dimension: 'torque' }, units)
+const inUnits = (value: number, dimension: Shown, units: UnitSystem): number => inShownUnit({ value, dimension }, units)
 
 function Key({ colour, width, dash, text }: { colour: string; width: number; dash?: string; text: string }) {
   return (
@@ -185,13 +211,15 @@ function Key({ colour, width, dash, text }: { colour: string; width: number; das
 }
 
 /** The curves at the hertz that matter, for print and for screen readers. */
-function Words({ curves }: { curves: TorqueCurves }) {
+function Words({ curves, shown }: { curves: TorqueCurves; shown: Shown }) {
   const units = useUnits()
   const { points, baseHz, lowestHz, highestHz, typical } = curves
   const near = (hz: number) =>
     points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
-  const print = (nm: number | undefined) =>
-    nm === undefined ? 'not known' : printQuantity({ value: nm, dimension: 'torque' }, units)
+  const print = (p: TorquePoint, nm: number | undefined) =>
+    nm === undefined
+      ? 'not known'
+      : printQuantity({ value: shown === 'power' ? shaftPower(curves, p, nm) : nm, dimension: shown }, units)
   const rows = [
     { name: 'lowest', hz: lowestHz },
     { name: 'half of base', hz: baseHz / 2 },
@@ -207,7 +235,8 @@ function Words({ curves }: { curves: TorqueCurves }) {
             <th className="py-1 text-left font-semibold">At</th>
             <th className="font-semibold">All day</th>
             <th className="font-semibold">With a blower</th>
-            <th className="font-semibold">For moments</th>
+            <th className="font-semibold">For moments, vector</th>
+            <th className="font-semibold">Plain V/f</th>
           </tr>
         </thead>
         <tbody>
@@ -216,9 +245,10 @@ function Words({ curves }: { curves: TorqueCurves }) {
               <th scope="row" className="py-1.5 text-left font-normal">
                 {printQuantity({ value: hz, dimension: 'frequency' })}, {name}
               </th>
-              <td>{print(near(hz).continuousNm)}</td>
-              <td>{print(near(hz).blowerNm)}</td>
-              <td>{print(near(hz).peakNm)}</td>
+              <td>{print(near(hz), near(hz).continuousNm)}</td>
+              <td>{print(near(hz), near(hz).blowerNm)}</td>
+              <td>{print(near(hz), near(hz).vectorNm)}</td>
+              <td>{print(near(hz), near(hz).vfNm)}</td>
             </tr>
           ))}
         </tbody>

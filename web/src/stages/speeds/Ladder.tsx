@@ -12,7 +12,7 @@ export function Ladder() {
   const [ref, width] = useWidth(728)
   const layout = layoutLadder(evaluation, width)
   return (
-    <div ref={ref} className="rounded-lg border border-rule bg-card">
+    <div ref={ref} id="ladder" tabIndex={-1} className="rounded-lg border border-rule bg-card">
       {layout ? (
         <svg
           width={width}

@@ -3,10 +3,14 @@ import { Choices } from '../../parts/ChoiceField'
 import { useEvaluation, usePlan } from '../../conversion/openPlan'
 import { QuantityField } from '../../parts/QuantityField'
 import { StageHead } from '../../parts/StageHead'
+import { WhenSeen } from '../../parts/WhenSeen'
 import { goToField } from '../../parts/goToField'
 import { JobTable } from './JobTable'
 import { PositionTable } from './PositionTable'
 
+const SpeedMapSheet = lazy(() => import('./SpeedMapSheet').then((m) => ({ default: m.SpeedMapSheet })))
+const SearchSheet = lazy(() => import('./SearchSheet').then((m) => ({ default: m.SearchSheet })))
+const MachineCards = lazy(() => import('./MachineCards').then((m) => ({ default: m.MachineCards })))
 const Ladder = lazy(() => import('./Ladder').then((m) => ({ default: m.Ladder })))
 
 /** Hertz to spindle rpm on every belt position, with the jobs on it. */
@@ -21,7 +25,16 @@ export function SpeedsStage() {
   }
   return (
     <>
-      <StageHead title="Speeds" lead="What the spindle can do on each belt position, and the work you want from it." />
+      <StageHead
+        title="Speeds"
+        lead="What the spindle can do on each belt position, and the work you want from it."
+        sections={[
+          { id: 'ladder', name: 'Ladder' },
+          { id: 'map', name: 'Speed map' },
+          { id: 'search', name: 'Search' },
+          { id: 'cards', name: 'Cards' },
+        ]}
+      />
       <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 md:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
         <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
         <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
@@ -48,6 +61,19 @@ export function SpeedsStage() {
       )}
       {positions.length > 0 && <PositionTable />}
       {jobs.length > 0 && <JobTable />}
+      {positions.length > 0 && (
+        <>
+          <WhenSeen id="map" height={560}>
+            <SpeedMapSheet />
+          </WhenSeen>
+          <WhenSeen id="search" height={420}>
+            <SearchSheet />
+          </WhenSeen>
+          <WhenSeen id="cards" height={400}>
+            <MachineCards />
+          </WhenSeen>
+        </>
+      )}
     </>
   )
 }

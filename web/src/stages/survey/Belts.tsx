@@ -1,13 +1,18 @@
-import { set, type Position } from '@zesty/core'
-import { Plus, X } from 'lucide-react'
+import { isPlainBelt, set, type Position } from '@zesty/core'
+import { ChevronDown, Plus, X } from 'lucide-react'
+import { lazy, Suspense, useState } from 'react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
-import { newId, withItem, withoutItem } from './listEdits'
+import { newId } from '../../parts/newId'
+import { BeltSheet } from './BeltSheet'
+import { withItem, withoutItem } from './listEdits'
 import { TrainDrawing } from './TrainDrawing'
+
+const SideView = lazy(() => import('./SideView').then((m) => ({ default: m.SideView })))
 
 /** Every way the belts and gears can stand, from motor shaft to spindle. */
 export function Belts() {
@@ -57,7 +62,7 @@ function PositionRow({ position, index }: { position: Position; index: number })
       <div className="flex min-w-0 flex-col gap-2">
         {position.stages.map((stage, i) => {
           const at = `${path}.stages.${i}`
-          const teeth = stage.kind === 'gear-pair' || stage.kind === 'timing-belt'
+          const teeth = stage.kind === 'gear-pair' || stage.kind === 'timing-belt' || stage.kind === 'worm'
           return (
             <div
               key={i}
@@ -107,7 +112,8 @@ function PositionRow({ position, index }: { position: Position; index: number })
           </button>
         )}
       </div>
-      <div className="flex flex-col items-end justify-between gap-1 text-right text-[15px]">
+      <AsItLies position={position} path={path} />
+      <div className="flex flex-col items-end justify-between gap-1 text-right text-[15px] md:col-start-3 md:row-start-1">
         <div>
           <span className="label block">Spindle per motor turn</span>
           {line && <FigureValue id={line.speedRatio} className="text-[19px]" />}
@@ -119,6 +125,34 @@ function PositionRow({ position, index }: { position: Position; index: number })
         />
       </div>
     </li>
+  )
+}
+
+/** The train to scale, with what was measured of its belts; opened by who wants it. */
+function AsItLies({ position, path }: { position: Position; path: string }) {
+  const [open, setOpen] = useState(false)
+  const belts = position.stages.flatMap((stage, i) => (isPlainBelt(stage.kind) ? [{ stage, i }] : []))
+  if (belts.length === 0) return null
+  return (
+    <div className="flex flex-col gap-2 md:col-span-3">
+      <button
+        type="button"
+        className="flex min-h-11 items-center gap-1.5 self-start text-[15px] font-semibold text-blue"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <ChevronDown size={18} aria-hidden="true" className={open ? 'rotate-180' : ''} /> Drawn to scale, and the belt
+      </button>
+      {open && (
+        <Suspense fallback={null}>
+          <SideView position={position} path={path} />
+        </Suspense>
+      )}
+      {open &&
+        belts.map(({ stage, i }) => (
+          <BeltSheet key={i} at={`${path}.stages.${i}`} id={`position.${position.id}.belt${i + 1}`} stage={stage} />
+        ))}
+    </div>
   )
 }
 

@@ -4,7 +4,8 @@ import { SelectField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
-import { newId, withItem, withoutItem } from './listEdits'
+import { newId } from '../../parts/newId'
+import { withItem, withoutItem } from './listEdits'
 
 /** Chucks, wheels and cutters, each with its own limit. */
 export function Holders() {

@@ -1,11 +1,15 @@
-import { Plus } from 'lucide-react'
+import type { Job, JobLine } from '@zesty/core'
+import { ChevronDown, Plus } from 'lucide-react'
+import { useState } from 'react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
-import { newId, withItem, withoutItem } from './listEdits'
+import { newId } from '../../parts/newId'
+import { JobFields } from './JobFields'
+import { withItem, withoutItem } from './listEdits'
 
 /** The work the machine must do, and the speed each piece wants. */
 export function Jobs() {
@@ -18,7 +22,8 @@ export function Jobs() {
         Jobs
       </h2>
       <p className="lead mb-2">
-        The slowest and the fastest you want matter most. Give the spindle speed, or surface speed and diameter.
+        The slowest and the fastest you want matter most. Give the spindle speed, or surface speed and diameter; or what
+        is cut with what, and it begins with a typical speed. Open the cut for torque and power.
       </p>
       <ul className="flex flex-col gap-2">
         {plan.survey.jobs.map((j, i) => {
@@ -27,22 +32,19 @@ export function Jobs() {
           return (
             <li
               key={j.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_auto_44px]"
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_44px]"
             >
               <WordsField path={`${path}.name`} label="Job" />
               <SelectField path={`${path}.kind`} label="Kind" />
               <QuantityField path={`${path}.speedRpm`} label="Spindle speed" placeholder="from the next two" />
               <QuantityField path={`${path}.surfaceSpeedMPerMin`} label="or surface speed" placeholder="30 m/min" />
               <QuantityField path={`${path}.diameterMm`} label="at diameter" hint="" placeholder="25 mm" />
-              <div className="flex min-w-20 flex-col">
-                <span className="label text-right">Wants</span>
-                {line && <FigureValue id={line.wantedRpm} className="self-end" />}
-              </div>
               <RemoveButton
                 what={j.name ?? 'the job'}
                 className="self-end"
                 onClick={() => change(`Take ${j.name ?? 'a job'} away`, withoutItem(plan, 'jobs', j.id))}
               />
+              <Cut index={i} job={j} line={line} />
             </li>
           )
         })}
@@ -55,5 +57,38 @@ export function Jobs() {
         <Plus size={18} aria-hidden="true" /> Add a job
       </button>
     </section>
+  )
+}
+
+/** What the job asks of the spindle, as far as it is known, and the cut that it follows from. */
+function Cut({ index, job, line }: { index: number; job: Job; line: JobLine | undefined }) {
+  const [open, setOpen] = useState(false)
+  const asked = [
+    { words: 'Wants', id: line?.wantedRpm },
+    { words: 'torque', id: line?.torqueNm },
+    { words: 'power', id: line?.powerW },
+  ]
+  return (
+    <div className="col-span-full flex flex-col gap-1">
+      <div className="flex flex-wrap items-center gap-x-4 text-[15px]">
+        {asked.map(
+          ({ words, id }) =>
+            id !== undefined && (
+              <span key={words} className="flex items-center">
+                {words} <FigureValue id={id} />
+              </span>
+            ),
+        )}
+        <button
+          type="button"
+          className="ml-auto flex min-h-11 items-center gap-1.5 px-1 font-semibold text-blue"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
+          <ChevronDown size={18} aria-hidden="true" className={open ? 'rotate-180' : ''} /> The cut
+        </button>
+      </div>
+      {open && <JobFields index={index} kind={job.kind} />}
+    </div>
   )
 }

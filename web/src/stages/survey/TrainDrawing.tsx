@@ -23,7 +23,7 @@ export function TrainDrawing({ stages }: { stages: readonly Stage[] }) {
       {known.map((s, i) => {
         const scale = Math.min(LARGEST, room / 4.2) / Math.max(s.driverMm, s.drivenMm)
         const [r1, r2] = [Math.max(3, s.driverMm * scale), Math.max(3, s.drivenMm * scale)]
-        const gears = s.kind === 'gear-pair'
+        const gears = s.kind === 'gear-pair' || s.kind === 'worm'
         const left = i * room + (gears ? room / 2 - (r1 + r2) + r1 : r1 + 2)
         const right = gears ? left + r1 + r2 : (i + 1) * room - r2 - 4
         const crossed = s.kind === 'crossed-belt'

@@ -1,10 +1,6 @@
-import { nanoid } from '@reduxjs/toolkit'
 import { set, type Patch, type Plan } from '@zesty/core'
 
 type ListName = 'positions' | 'jobs' | 'holders'
-
-/** An id for a new list item; short, and never used again. */
-export const newId = (): string => nanoid(8)
 
 /** The list with one item more. */
 export const withItem = <L extends ListName>({ survey }: Plan, list: L, item: Plan['survey'][L][number]): Patch => [

@@ -1,0 +1,254 @@
+import { shippedLibrary, type Library } from '../data/planningValues'
+import { ratedTorque } from '../motor'
+import type { Evaluation } from '../evaluate/evaluate'
+import { isKnown, numberOf, type Reading } from '../evaluate/figure'
+import type { Ledger } from '../evaluate/ledger'
+import { routes, type Plan, type RouteId } from '../plan'
+import { converter } from '../supply'
+import { crossover, replacesMotor, routeCost, shopRoutes } from './routeCosts'
+import { fedMachines, wallAmps, type Fed } from './routeAmps'
+import { dcCurves, dcTorque, reversals, type DcCurves, type Reversal } from './routeDc'
+import { routeWords } from './routeWork'
+import { continued, slowestJob, type SlowestJob, type SlowTorque } from './slowestJob'
+
+/** One way to go, in this shop's numbers. Readings open to their working through `figures`. */
+export interface RouteLine extends SlowTorque {
+  id: RouteId
+  name: string
+  /** False where it cannot be had for this machine; then `why` says so. */
+  applies: boolean
+  why?: string
+  costThis: Reading
+  /** For every machine; only for routes that feed the whole shop. */
+  costAll: Reading | undefined
+  wallA: Reading
+  /** Of everything that runs at the same time. */
+  togetherA: Reading
+  /** Machines that can run at once on the breaker, in the order listed; undefined while amps are not known. */
+  runAtOnce: string[] | undefined
+  idlerW: Reading | undefined
+  work: string[]
+  gives: string
+  lacks: string
+}
+
+export interface RouteComparison {
+  lines: RouteLine[]
+  machines: number
+  slowest: SlowestJob | undefined
+  /** Cost over the number of machines for the routes that feed the shop; only where prices are typed. */
+  costCurve: { route: RouteId; points: { machines: number; cost: number }[] }[]
+  crossovers: Reading[]
+  dc: DcCurves | undefined
+  reversals: Reversal[]
+  figures: Evaluation['figures']
+  blocked: Evaluation['blocked']
+}
+
+const MOST_MACHINES = 8
+
+/** The ways to go, compared for this shop. Worked out when asked for. */
+export function compareRoutes(plan: Plan, evaluation: Evaluation, library: Library = shippedLibrary): RouteComparison {
+  const ledger = continued(plan, evaluation)
+  const fed = fedMachines(plan, ledger)
+  const slowest = slowestJob(plan, evaluation, ledger, library)
+  const lines = (Object.keys(routes) as RouteId[]).map((id) => line(id))
+  const drawn = Math.max(fed.length, Math.min(MOST_MACHINES, fed.length + 3))
+  return {
+    lines,
+    machines: fed.length,
+    slowest,
+    costCurve: shopRoutes.flatMap((route) => {
+      const points = Array.from({ length: drawn }, (_, i) => ({
+        machines: i + 1,
+        cost: numberOf(routeCost(plan, ledger, route, i + 1)),
+      }))
+      return points.every((p) => p.cost !== undefined)
+        ? [{ route, points: points.map(({ machines, cost }) => ({ machines, cost: cost ?? 0 })) }]
+        : []
+    }),
+    crossovers: (['converter-starters', 'converter-drives'] as const).map((r) => crossover(ledger, r)),
+    dc: dcCurves(plan, evaluation, slowest),
+    reversals: reversals(plan, ledger),
+    figures: ledger.figures,
+    blocked: ledger.blocked,
+  }
+
+  function line(id: RouteId): RouteLine {
+    const words = routeWords[id]
+    const feedsShop = shopRoutes.includes(id)
+    const here = feedsShop ? fed : fed.slice(0, 1)
+    const powerW = routePower(ledger, id)
+    const amps = here.map((f) => ({
+      ...f,
+      wallA: wallAmps(ledger, library, evaluation, id, f, f.key === 'this' ? powerW : undefined),
+    }))
+    const own = amps[0]?.wallA ?? ledger.block({ id: `route.${id}.wallA`, label: 'Wall amps' }, [])
+    const refused = notFor(plan, id)
+    return {
+      id,
+      name: routes[id],
+      applies: refused === undefined,
+      ...(refused === undefined ? {} : { why: refused }),
+      costThis: routeCost(plan, ledger, id, 1),
+      costAll: feedsShop && fed.length > 1 ? routeCost(plan, ledger, id, fed.length) : undefined,
+      wallA: own,
+      togetherA: together(ledger, id, amps),
+      runAtOnce: atOnce(plan, amps),
+      ...slow(ledger, evaluation, id, slowest),
+      idlerW: id === 'converter-starters' || id === 'converter-drives' ? idler(ledger, id, fed) : undefined,
+      work: [
+        ...(feedsShop && replacesMotor(plan) ? ['Replace this machine’s motor by a three-phase one'] : []),
+        ...words.work,
+      ],
+      gives: words.gives,
+      lacks: words.lacks,
+    }
+  }
+}
+
+/** Power of the motor that a route would turn this machine with, where that is its own. */
+function routePower(ledger: Ledger, id: RouteId): Reading | undefined {
+  if (id === 'kit') return ledger.given('route.kitPowerW')
+  if (id === 'brushless') return ledger.given('route.brushlessPowerW')
+  return id === 'keep-dc' || id === 'small-dc' ? ledger.given('route.dcPowerW') : undefined
+}
+
+/** Above this brushless bench sets are not made. */
+const BRUSHLESS_MOST_W = 1500
+
+function notFor(plan: Plan, id: RouteId): string | undefined {
+  const { kind, powerW } = plan.motor
+  if ((id === 'keep-dc' || id === 'small-dc') && kind !== 'dc' && plan.route.dcPowerW === undefined)
+    return 'There is no DC drive on this machine; type its motor’s plate below if there is.'
+  if (
+    (id === 'converter-starters' || id === 'converter-drives') &&
+    plan.supply.phases === 3 &&
+    (plan.supply.source ?? 'mains') === 'mains'
+  )
+    return 'The wall has three phases already.'
+  if (id === 'brushless' && powerW !== undefined && powerW > BRUSHLESS_MOST_W)
+    return 'Brushless bench sets end at about 1.5 kW.'
+  return undefined
+}
+
+function together(ledger: Ledger, id: RouteId, amps: readonly (Fed & { wallA: Reading })[]): Reading {
+  const running = amps.filter((f) => f.runsTogether).map((f) => f.wallA)
+  const naming = {
+    id: `route.${id}.togetherA`,
+    label: `${routes[id]}: everything that runs at the same time`,
+    dimension: 'current' as const,
+  }
+  if (running.some((r) => !isKnown(r))) return ledger.block(naming, running)
+  return ledger.stated(
+    naming,
+    running.reduce((sum, r) => sum + (numberOf(r) ?? 0), 0),
+    'computed',
+    running,
+    'Sum of their wall amps at full load; they are seldom all at full load at once',
+  )
+}
+
+/** Taken in the order listed, as far as the breaker carries full loads. */
+function atOnce(plan: Plan, amps: readonly (Fed & { wallA: Reading })[]): string[] | undefined {
+  const { breakerA } = plan.supply
+  if (breakerA === undefined || amps.some((f) => !isKnown(f.wallA))) return undefined
+  let left = breakerA
+  return amps.flatMap((f) => {
+    const wanted = numberOf(f.wallA) ?? 0
+    if (wanted > left) return []
+    left -= wanted
+    return [f.name]
+  })
+}
+
+function idler(ledger: Ledger, id: RouteId, fed: readonly Fed[]): Reading {
+  const known = fed.filter((f) => isKnown(f.powerW))
+  const starts = id === 'converter-starters'
+  return ledger.compute(
+    converter,
+    { idlerW: { id: `route.${id}.idlerW`, label: `${routes[id]}: idler`, dimension: 'power' } },
+    {
+      motors:
+        known.length === 0
+          ? fed[0]?.powerW
+          : {
+              raw: known.map((f) => ({ powerW: numberOf(f.powerW) ?? 0, hardStart: starts && f.hardStart })),
+              shown: known.map((f) => f.name).join(', '),
+              label: 'Motors',
+              from: known.map((f) => f.powerW),
+            },
+    },
+  ).idlerW
+}
+
+/** Torque at the slowest job, or what the route has instead. */
+function slow(ledger: Ledger, evaluation: Evaluation, id: RouteId, slowest: SlowestJob | undefined): SlowTorque {
+  const naming = {
+    id: `route.${id}.slowNm`,
+    label: `${routes[id]}: torque at the slowest job`,
+    dimension: 'torque' as const,
+  }
+  const waits = {
+    slowNm: ledger.block(naming, [{ id: 'survey.jobs', label: 'Jobs', missing: ['survey.jobs'] }]),
+    slowSays: '',
+  }
+  if (id === 'keep-dc' || id === 'small-dc') return dcTorque(ledger, evaluation, id, naming, slowest)
+  if (!slowest) return waits
+  const at = `${Math.round(slowest.rpm)} rpm, ${slowest.position}`
+  switch (id) {
+    case 'drive-each':
+    case 'converter-drives':
+      return { slowNm: slowest.continuousNm, slowSays: slowest.reached ? at : `knob ends above ${at}` }
+    case 'converter-starters': {
+      const bottom = evaluation.positions
+        .flatMap((p) => {
+          const [rpm, torque] = [ledger.figures[p.baseRpm], ledger.figures[p.torqueNm]]
+          return rpm && torque ? [{ rpm, torque, name: p.name }] : []
+        })
+        .reduce<{ rpm: { value: number }; torque: Reading; name: string } | undefined>(
+          (a, b) => (a && a.rpm.value <= b.rpm.value ? a : b),
+          undefined,
+        )
+      return bottom
+        ? { slowNm: bottom.torque, slowSays: `its slowest: ${Math.round(bottom.rpm.value)} rpm, ${bottom.name}` }
+        : waits
+    }
+    case 'kit': {
+      const [kit, own] = [ledger.given('route.kitPowerW'), ledger.given('motor.powerW')]
+      if (!isKnown(kit) || !isKnown(own) || !isKnown(slowest.continuousNm))
+        return { slowNm: ledger.block(naming, [kit, own, slowest.continuousNm]), slowSays: '' }
+      return {
+        slowNm: ledger.stated(
+          naming,
+          (slowest.continuousNm.value * kit.value) / own.value,
+          'computed',
+          [slowest.continuousNm, kit, own],
+          'The plan’s torque there, by the ratio of powers: a motor of as many poles on the same belts',
+        ),
+        slowSays: at,
+      }
+    }
+    case 'brushless': {
+      const [powerW, speedRpm] = [ledger.given('route.brushlessPowerW'), ledger.given('route.brushlessRpm')]
+      const position = evaluation.positions.find((p) => p.name === slowest.position)
+      const ratio = position && ledger.figures[position.speedRatio]
+      const { torqueNm } = ledger.compute(
+        ratedTorque,
+        { torqueNm: { id: 'route.brushless.torque', label: 'Brushless motor: rated torque', dimension: 'torque' } },
+        { powerW, speedRpm },
+      )
+      if (!isKnown(torqueNm) || !ratio) return { slowNm: ledger.block(naming, [torqueNm]), slowSays: '' }
+      return {
+        slowNm: ledger.stated(
+          naming,
+          torqueNm.value / ratio.value,
+          'computed',
+          [torqueNm, ratio],
+          'Rated torque, held from standstill until it is hot, on the same pulleys',
+        ),
+        slowSays: at,
+      }
+    }
+  }
+}

@@ -1,0 +1,139 @@
+import { typicalMotorEfficiency, motorEfficiency } from '../data/motorEfficiency'
+import type { Library } from '../data/planningValues'
+import { inputCurrent } from '../drive'
+import type { Evaluation } from '../evaluate/evaluate'
+import { isKnown, type Reading } from '../evaluate/figure'
+import type { Ledger } from '../evaluate/ledger'
+import { fullLoadCurrent } from '../motor'
+import { routes, type Plan, type RouteId } from '../plan'
+import { behindSource } from '../supply'
+
+/** A machine that is fed: this one, or another of the shop. */
+export interface Fed {
+  key: string
+  name: string
+  powerW: Reading
+  hardStart: boolean
+  runsTogether: boolean
+}
+
+/** Every machine that may be fed, this one first. */
+export const fedMachines = (plan: Plan, ledger: Ledger): Fed[] => [
+  {
+    key: 'this',
+    name: plan.name,
+    powerW: ledger.given('motor.powerW', 'Motor power'),
+    hardStart: false,
+    runsTogether: true,
+  },
+  ...plan.route.machines.map((m, i) => ({
+    key: m.id,
+    name: m.name?.trim() || `Machine ${i + 2}`,
+    powerW: ledger.given(`route.machines.${i}.powerW`, `${m.name?.trim() || `Machine ${i + 2}`}: motor`),
+    hardStart: m.hardStart ?? false,
+    runsTogether: m.runsTogether ?? false,
+  })),
+]
+
+/** cos phi of a loaded small motor straight on the mains. */
+const MOTOR_POWER_FACTOR = 0.8
+/** Efficiency of a small brushless or DC motor. */
+const SMALL_MOTOR = 0.82
+
+/** Wall amps of one machine at full load on a route. */
+export function wallAmps(
+  ledger: Ledger,
+  library: Library,
+  evaluation: Evaluation,
+  route: RouteId,
+  fed: Fed,
+  powerW: Reading = fed.powerW,
+): Reading {
+  const { planning } = library
+  const id = `route.${route}.${fed.key}`
+  const naming = { id: `${id}.wallA`, label: `${routes[route]}, ${fed.name}: wall amps`, dimension: 'current' as const }
+  if (!isKnown(powerW)) return ledger.block(naming, [powerW])
+  const supplyV = ledger.given('supply.voltageV', 'Supply volts')
+  const phases = ledger.given('supply.phases', 'Supply phases')
+  const own = fed.key === 'this' ? evaluation.figures['motor.efficiency'] : undefined
+  const brushed = route === 'keep-dc' || route === 'small-dc' || route === 'brushless'
+  const motorEta = brushed
+    ? ledger.typical(
+        { id: `${id}.eta`, label: `${fed.name}: efficiency`, dimension: 'fraction' },
+        SMALL_MOTOR,
+        'Planning value for small DC and brushless motors',
+      )
+    : (own ??
+      ledger.typical(
+        { id: `${id}.eta`, label: `${fed.name}: efficiency`, dimension: 'fraction' },
+        typicalMotorEfficiency(powerW.value),
+        motorEfficiency.source,
+      ))
+  const driveEta = ledger.typical(
+    { id: 'drive.efficiency', label: 'Drive efficiency', dimension: 'fraction' },
+    planning.driveEfficiency.value,
+    planning.driveEfficiency.source,
+    'overrides.driveEfficiency',
+  )
+  const lambda = (three: boolean) =>
+    ledger.typical(
+      {
+        id: three ? 'route.lambda3' : 'route.lambda1',
+        label: three ? 'True power factor, three phases' : 'True power factor, one phase',
+        dimension: 'fraction',
+      },
+      three ? planning.truePowerFactorThreePhase.value : planning.truePowerFactorSinglePhase.value,
+      three ? planning.truePowerFactorThreePhase.source : planning.truePowerFactorSinglePhase.source,
+    )
+  const three = { raw: 3, shown: 3, label: 'Phases' }
+  const taken = (name: typeof naming, count: Reading | typeof three, factor: Reading): Reading =>
+    ledger.compute(
+      inputCurrent,
+      { currentA: name },
+      {
+        shaftW: powerW,
+        motorEfficiency: motorEta,
+        driveEfficiency: driveEta,
+        supplyV,
+        phases: count,
+        powerFactor: factor,
+      },
+    ).currentA
+  if (route !== 'converter-starters' && route !== 'converter-drives')
+    return taken(naming, phases, lambda(isKnown(phases) && phases.value === 3))
+  const inner = { id: `${id}.loadA`, label: `${fed.name}: amps behind the converter`, dimension: 'current' as const }
+  const loadA =
+    route === 'converter-drives'
+      ? taken(inner, three, lambda(true))
+      : ledger.compute(
+          fullLoadCurrent,
+          { currentA: inner },
+          {
+            powerW,
+            voltageV: supplyV,
+            efficiency: motorEta,
+            powerFactor: ledger.typical(
+              { id: 'route.cosPhi', label: 'cos phi of a loaded motor', dimension: 'number' },
+              MOTOR_POWER_FACTOR,
+              'Planning value for small four-pole motors at full load',
+            ),
+          },
+        ).currentA
+  return ledger.compute(
+    behindSource,
+    { currentA: naming },
+    {
+      loadA,
+      loadV: supplyV,
+      loadPhases: three,
+      wallV: supplyV,
+      wallPhases: { raw: 1, shown: 1, label: 'Phases at the wall' },
+      efficiency: ledger.typical(
+        { id: 'route.converterEfficiency', label: 'Efficiency of the converter', dimension: 'fraction' },
+        planning.rotaryEfficiency.value,
+        planning.rotaryEfficiency.source,
+        'overrides.sourceEfficiency',
+      ),
+    },
+  ).currentA
+}

@@ -1,0 +1,7 @@
+export * from './cuttingSpeed'
+export * from './drilling'
+export * from './holeSaw'
+export * from './milling'
+export * from './specificForce'
+export * from './tapping'
+export * from './turning'

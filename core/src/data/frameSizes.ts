@@ -1,0 +1,74 @@
+/** Sizes that a frame name fixes, in mm. */
+export interface FrameSize {
+  centreHeightMm: number
+  footAcrossMm: number
+  footAlongMm: number
+  shaftMm: number
+  shaftLengthMm: number
+}
+
+const size = (h: number, a: number, b: number, d: number, e: number, unit = 1): FrameSize => ({
+  centreHeightMm: h * unit,
+  footAcrossMm: a * unit,
+  footAlongMm: b * unit,
+  shaftMm: d * unit,
+  shaftLengthMm: e * unit,
+})
+
+const INCH = 25.4
+
+/**
+ * Foot-mounted frames: shaft height, feet across and along, shaft diameter and length.
+ *
+ * IEC frames in mm, from IEC 60072-1 (2-pole shafts of 160 and larger are the same size here).
+ * NEMA frames in inches, from NEMA MG 1 Part 4 (dimensions D, 2E, 2F, U, N-W). A motor's own drawing rules.
+ */
+export const frameSizes = {
+  source: 'IEC 60072-1 and NEMA MG 1 Part 4 (frame dimensions); the motor’s own drawing rules',
+  frames: {
+    '63': size(63, 100, 80, 11, 23),
+    '71': size(71, 112, 90, 14, 30),
+    '80': size(80, 125, 100, 19, 40),
+    '90S': size(90, 140, 100, 24, 50),
+    '90L': size(90, 140, 125, 24, 50),
+    '100L': size(100, 160, 140, 28, 60),
+    '112M': size(112, 190, 140, 28, 60),
+    '132S': size(132, 216, 140, 38, 80),
+    '132M': size(132, 216, 178, 38, 80),
+    '160M': size(160, 254, 210, 42, 110),
+    '160L': size(160, 254, 254, 42, 110),
+    '48': size(3, 4.25, 2.75, 0.5, 1.5, INCH),
+    '56C': size(3.5, 4.88, 3, 0.625, 1.88, INCH),
+    '143T': size(3.5, 5.5, 4, 0.875, 2.25, INCH),
+    '145T': size(3.5, 5.5, 5, 0.875, 2.25, INCH),
+    '182T': size(4.5, 7.5, 4.5, 1.125, 2.75, INCH),
+    '184T': size(4.5, 7.5, 5.5, 1.125, 2.75, INCH),
+    '213T': size(5.25, 8.5, 5.5, 1.375, 3.38, INCH),
+    '215T': size(5.25, 8.5, 7, 1.375, 3.38, INCH),
+    '254T': size(6.25, 10, 8.25, 1.625, 4, INCH),
+    '256T': size(6.25, 10, 10, 1.625, 4, INCH),
+  } as Readonly<Record<string, FrameSize>>,
+}
+
+/** The standard sizes of a frame as stamped, `90L`, `145TC`, `56H`; undefined where the name fixes none. */
+export function frameSize(frame: string): FrameSize | undefined {
+  const name = frame
+    .trim()
+    .toUpperCase()
+    .replace(/^(IEC|NEMA|FRAME)\s*/, '')
+    .replace(/\s+/g, '')
+  const { frames } = frameSizes
+  // A face (C) leaves the feet as they are; 56 with any letter of its family has the same feet and shaft.
+  const key = /^\d{3}TC$/.test(name)
+    ? name.slice(0, -1)
+    : /^56[HJY]$/.test(name)
+      ? '56C'
+      : /^(63|71|80)[SML]?$/.test(name)
+        ? name.slice(0, 2)
+        : /^100$/.test(name)
+          ? '100L'
+          : /^112$/.test(name)
+            ? '112M'
+            : name
+  return frames[key]
+}

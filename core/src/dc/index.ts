@@ -1,0 +1,2 @@
+export * from './brushlessSpeed'
+export * from './dcSpeed'

@@ -1,0 +1,100 @@
+import { numberOf } from '../evaluate/figure'
+import { ONE_SIZE, sizeUpReasons } from '../evaluate/sizing'
+import { terminalNeeds } from '../evaluate/terminalNeeds'
+import { connections, set } from '../plan'
+import { amount, amps, hertz, say, type Said } from '../quantities'
+import { judgement } from './finding'
+
+/** Choices of drive and links that good people make either way, with what speaks for each here. */
+export const choiceFindings = [
+  judgement('drive.one-size-up', 'drive', 'drive', (facts) => {
+    const { motor, drive } = facts
+    const [outputA, plateA] = [numberOf(drive.outputA), numberOf(motor.plateCurrentA)]
+    if (outputA === undefined || plateA === undefined || outputA < plateA || outputA >= plateA * ONE_SIZE)
+      return undefined
+    const reasons = sizeUpReasons(facts)
+    if (reasons.length === 0) return undefined
+    return {
+      severity: 'note',
+      title: say`One size up is worth its price here`,
+      says: say`It gives ${amps(outputA)} for a motor of ${amps(plateA)}, enough by amps; but ${reasons.join(', and ')}.`,
+      why: 'Matched by amps is right for most machines. One phase, heavy rotors and reversing eat the margin for a minute’s overload, and the next size costs little.',
+      figures: ['drive.outputA', 'motor.plateCurrentA'],
+      path: 'drive.ratedOutputA',
+    }
+  }),
+
+  judgement('drive.terminals', 'drive', 'drive', ({ plan }) => {
+    const lacking = terminalNeeds(plan, plan.drive).filter((n) => n.has === false)
+    return lacking.length === 0
+      ? undefined
+      : {
+          severity: 'watch',
+          title: say`The drive lacks ${lacking.map((n) => n.what).join(', ')}`,
+          says: say`The controls want ${lacking.map((n) => `${n.what} for ${n.because}`).join('; ')}.`,
+          why: 'Found out with the panel half wired, it costs a relay, a module or another drive.',
+          path: 'controls.runBy',
+        }
+  }),
+
+  judgement('motor.fast-delta', 'motor', 'motor', ({ plan, motor, drive, fastDelta, settings }) => {
+    if (!fastDelta) return undefined
+    const [baseHz, usableHz, powerW, currentA, ceilingV] = [
+      fastDelta.baseHz,
+      fastDelta.usableHz,
+      fastDelta.powerW,
+      fastDelta.currentA,
+      drive.ceilingV,
+    ].map(numberOf)
+    if (
+      baseHz === undefined ||
+      usableHz === undefined ||
+      powerW === undefined ||
+      currentA === undefined ||
+      ceilingV === undefined
+    )
+      return undefined
+    const used =
+      motor.connection === fastDelta.connection && Math.abs((numberOf(settings.baseFrequencyHz) ?? 0) - baseHz) < 1.5
+    if (used) return undefined
+    const links = connections[fastDelta.connection].toLowerCase()
+    const plateHz = plan.motor.ratedFrequencyHz ?? 0
+    const says: Said = say`Linked ${links}, with base set to ${hertz(Math.round(baseHz))}, this motor keeps its full torque to ${hertz(usableHz)} instead of ${hertz(plateHz)}: ${amount('power', powerW)} there. The drive must give ${amps(currentA)}${fastDelta.permitted ? '' : say`, which this one does not`}.`
+    return {
+      severity: 'note',
+      title: say`More speed at full torque is to be had`,
+      says,
+      why: 'The lower-voltage links on the higher volts: the flux stays what it was built for. Its limits are the drive’s amps, the safe speed, the fan’s noise, and a winding made for the higher volts.',
+      remedies: fastDelta.permitted
+        ? [
+            {
+              label: say`Link ${links}, base ${hertz(Math.round(baseHz))}`,
+              patch: [
+                set('motor.connection', fastDelta.connection),
+                set('settings.chosen.ratedVoltageV', ceilingV),
+                set('settings.chosen.baseFrequencyHz', Math.round(baseHz)),
+                set('settings.inDrive.ratedVoltageV', undefined),
+                set('settings.inDrive.baseFrequencyHz', undefined),
+                set('settings.inDrive.overloadA', undefined),
+              ],
+            },
+          ]
+        : [],
+      figures: ['motor.fastHz', 'motor.fastBaseHz', 'motor.fastW'],
+      path: 'motor.connection',
+    }
+  }),
+
+  judgement('route.one-speed', 'route', 'drive', ({ plan }) =>
+    plan.route.chosen === 'converter-starters'
+      ? {
+          severity: 'watch',
+          title: say`A converter with a starter gives one speed`,
+          says: say`The machine keeps its belts and gears and the speeds they give; nothing here changes them.`,
+          why: 'It is cheap for many machines and simple to keep. Soft start, a speed knob and a quick stop want a drive.',
+          remedies: [{ label: say`A drive on each machine instead`, patch: [set('route.chosen', 'drive-each')] }],
+          path: 'route.chosen',
+        }
+      : undefined,
+  ),
+]

@@ -1,0 +1,6 @@
+export * from './circuitLoad'
+export * from './libraryColumns'
+export * from './libraryCsv'
+export * from './libraryItem'
+export * from './takeCircuit'
+export * from './takeItem'

@@ -1,0 +1,40 @@
+import { z } from 'zod'
+import { driveSchema, motorSchema, supplySchema } from '../plan'
+
+/** A circuit at the wall of the shop: what a plan's supply says of it, without what only one machine has. */
+export const circuitSchema = supplySchema.pick({
+  source: true,
+  sourceW: true,
+  sourceVA: true,
+  wallVoltageV: true,
+  wallBreakerA: true,
+  calledAs: true,
+  voltageV: true,
+  phases: true,
+  topology: true,
+  frequencyHz: true,
+  breakerA: true,
+  region: true,
+  cableM: true,
+  cableMm2: true,
+  laying: true,
+})
+
+export type Circuit = z.output<typeof circuitSchema>
+
+const name = z.string().trim().min(1).max(80)
+
+/** Something kept for more than one conversion of a shop; what it holds is checked by the plan's own schema for its kind. */
+export const libraryItemSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('motor'), name, item: motorSchema }),
+  z.strictObject({ kind: z.literal('drive'), name, item: driveSchema }),
+  z.strictObject({ kind: z.literal('circuit'), name, item: circuitSchema }),
+])
+
+export type LibraryItem = z.output<typeof libraryItemSchema>
+export type LibraryKind = LibraryItem['kind']
+
+export const libraryKinds = ['motor', 'drive', 'circuit'] as const satisfies readonly LibraryKind[]
+
+/** Most that is taken in at once. */
+export const MOST_ITEMS = 500

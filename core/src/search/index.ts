@@ -1,0 +1,7 @@
+export * from './explain'
+export * from './relax'
+export * from './search'
+export * from './space'
+export * from './takeFound'
+export * from './wishes'
+export type { Unfit } from './variant'

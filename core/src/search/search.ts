@@ -1,0 +1,200 @@
+import { evaluate } from '../evaluate/evaluate'
+import { lowestSpindleLimit } from '../evaluate/spindleLimits'
+import type { Plan } from '../plan'
+import type { Wanted } from '../speeds'
+import { JobTables, TrainJudge, wayIndex } from './judgeTrain'
+import { firstDifference as differsIn, ranking, type Ranked } from './rank'
+import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace, type TrainChoice } from './space'
+import { pairing, type Unfit, type Variant } from './variant'
+import type { Wishes } from './wishes'
+
+/** One combination, as it is shown and as it can be taken over. */
+export interface Found extends Ranked {
+  motor: MotorChoice
+  drive: DriveChoice
+  train: TrainChoice
+  topHz: number
+  bottomHz: number
+  inputA: number
+}
+
+export interface SearchState {
+  /** Of how many combinations it is known whether they are worth showing. */
+  done: number
+  total: number
+  /** Of those, how many were scored one by one; the others were passed over together. */
+  judged: number
+  best: Found[]
+  /** For each number of jobs, the cheapest way to do at least that many; falling in jobs and in cost. */
+  front: Found[]
+  /** Pairs of motor and drive that do not go together, by the reason. */
+  unfit: Partial<Record<Unfit, number>>
+  /** Combinations that fit but break a wish. */
+  overBudget: number
+  lostJobs: number
+}
+
+/** What a plan asks, as the search takes it. */
+export interface Asked {
+  jobs: Wanted[]
+  limitRpm: number | undefined
+}
+
+export function askedOf(plan: Plan): Asked {
+  const { jobs, figures } = evaluate(plan)
+  return {
+    jobs: jobs.flatMap((job): Wanted[] => {
+      const rpm = figures[job.wantedRpm]?.value
+      const torqueNm = job.torqueNm === undefined ? undefined : figures[job.torqueNm]?.value
+      return rpm === undefined ? [] : [{ rpm, ...job.window, torqueNm }]
+    }),
+    limitRpm: lowestSpindleLimit(plan)?.rpm,
+  }
+}
+
+const SHOWN = 12
+
+/** The cell of the widest knob; undefined where the pair stands no hertz at all. */
+function widestCell(judge: TrainJudge, { topHz, bottomHz }: Variant): number | undefined {
+  let top: number | undefined
+  for (const [t, hz] of topHz.entries()) if (hz !== undefined && hz > (topHz[top ?? -1] ?? 0)) top = t
+  if (top === undefined) return undefined
+  const bottom = bottomHz.reduce<number>((at, hz, i) => (hz < (bottomHz[at] ?? Infinity) ? i : at), 0)
+  return judge.cell(top, bottom)
+}
+
+/** Cost of what must be bought; undefined where a price is not known. */
+function costOf(motor: MotorChoice, drive: DriveChoice, train: TrainChoice, wishes: Wishes): number | undefined {
+  const prices = [
+    motor.own ? 0 : motor.plate.price,
+    drive.own ? 0 : drive.plate.price,
+    train.own ? 0 : wishes.pulleyPrice,
+  ]
+  return prices.reduce<number | undefined>((sum, p) => (sum === undefined || p === undefined ? undefined : sum + p), 0)
+}
+
+/**
+ * Goes through the whole space and yields how far it is, after every pair of motor and drive. Exact: a
+ * pair is passed over only where the best that it could possibly be would neither be shown nor stand on
+ * the front. `prune` off goes through it one by one, for proof.
+ */
+export function* search(
+  plan: Plan,
+  space: SearchSpace,
+  wishes: Wishes,
+  prune = true,
+): Generator<SearchState, SearchState> {
+  const { jobs, limitRpm } = askedOf(plan)
+  const tables = new JobTables(wayIndex(space), jobs, space.tops.length * space.bottoms.length)
+  const pairs = pairing(plan, space, wishes)
+  const compare = ranking(wishes.first)
+  const perPair = space.trains.length * space.tops.length * space.bottoms.length
+  const state: SearchState = {
+    done: 0,
+    total: combinationsOf(space),
+    judged: 0,
+    best: [],
+    front: [],
+    unfit: {},
+    overBudget: 0,
+    lostJobs: 0,
+  }
+  for (const [m, motor] of space.motors.entries())
+    for (const [d, drive] of space.drives.entries()) {
+      const variant = pairs(motor, drive)
+      if (typeof variant === 'string') state.unfit[variant] = (state.unfit[variant] ?? 0) + 1
+      else judgePair(variant, (m * space.drives.length + d) * perPair)
+      state.done += perPair
+      yield state
+    }
+  return state
+
+  function judgePair(variant: Variant, first: number): void {
+    const judge = new TrainJudge(variant, tables, limitRpm)
+    const widest = widestCell(judge, variant)
+    for (const [k, train] of space.trains.entries()) {
+      const cost = costOf(variant.motor, variant.drive, train, wishes)
+      if (wishes.budget !== undefined && (cost === undefined || cost > wishes.budget)) {
+        state.overBudget += 1
+        continue
+      }
+      if (widest === undefined) continue
+      const ways = judge.waysOf(k)
+      if (prune && cannotShow(judge, ways, widest, cost)) continue
+      const best = bestOf(variant, judge, train, ways, cost, first + k * space.tops.length * space.bottoms.length)
+      if (!best || best.covered === 0) continue
+      if (wishes.everyJob && best.covered < jobs.length) {
+        state.lostJobs += 1
+        continue
+      }
+      show(best)
+    }
+  }
+
+  /** The best hertz for a train, each judged; what belongs on the front goes there. */
+  function bestOf(
+    { motor, drive, inputA, topHz: tops, bottomHz: bottoms }: Variant,
+    judge: TrainJudge,
+    train: TrainChoice,
+    ways: readonly number[],
+    cost: number | undefined,
+    first: number,
+  ): Found | undefined {
+    let best: Found | undefined
+    for (const [t, topHz] of tops.entries()) {
+      if (topHz === undefined) continue
+      for (const [b, bottomHz] of bottoms.entries()) {
+        if (bottomHz >= topHz) continue
+        state.judged += 1
+        const cell = judge.cell(t, b)
+        const score = judge.hope(ways, cell)
+        score.cost = cost
+        score.order = first + t * space.bottoms.length + b
+        const onFrontToo =
+          score.covered > 0 && (!wishes.everyJob || score.covered === jobs.length) && wouldStandOnFront(score)
+        // What is already beaten by its jobs, moves and cost needs no more working out.
+        if (best && !onFrontToo && compare(score, best) >= 0) continue
+        judge.complete(ways, cell, score)
+        const better = !best || compare(score, best) < 0
+        if (!better && !onFrontToo) continue
+        const found: Found = Object.assign(score, { motor, drive, train, topHz, bottomHz, inputA })
+        if (better) best = found
+        if (onFrontToo) onFront(found)
+      }
+    }
+    return best
+  }
+
+  /** Whether the best that this train could be between any hertz is already beaten. */
+  function cannotShow(judge: TrainJudge, ways: readonly number[], widest: number, cost: number | undefined): boolean {
+    const last = state.best[SHOWN - 1]
+    if (!last) return false
+    // A wider knob never does fewer jobs; with fewer jobs there may be fewer moves.
+    const hope = judge.hope(ways, widest)
+    hope.moves = 0
+    hope.cost = cost
+    return compare(hope, last) >= 0 && !wouldStandOnFront(hope)
+  }
+
+  /** Pulleys of other sizes in the same ratio are no other way. */
+  function show(found: Found): void {
+    const same = (f: Found) =>
+      f.motor === found.motor && f.drive === found.drive && differsIn(wishes.first, f, found) === undefined
+    const last = state.best[SHOWN - 1]
+    if ((last && compare(found, last) >= 0) || state.best.some(same)) return
+    state.best.push(found)
+    state.best.sort(compare)
+    if (state.best.length > SHOWN) state.best.length = SHOWN
+  }
+
+  function wouldStandOnFront({ covered, cost }: Ranked): boolean {
+    return cost !== undefined && !state.front.some((f) => f.covered >= covered && (f.cost ?? Infinity) <= cost)
+  }
+
+  function onFront(found: Found): void {
+    state.front = [
+      ...state.front.filter((f) => !(found.covered >= f.covered && (found.cost ?? Infinity) <= (f.cost ?? Infinity))),
+      found,
+    ].sort((a, b) => a.covered - b.covered)
+  }
+}

@@ -1,0 +1,79 @@
+import { shippedLibrary } from '../data/planningValues'
+import { rampTime, stopWithoutResistor } from '../drive'
+import type { Evaluation, PositionLine } from '../evaluate/evaluate'
+import { lowestSpindleLimit } from '../evaluate/spindleLimits'
+import type { Plan } from '../plan'
+
+/** What changes with one belt position: the lines of the card that hangs at the machine. */
+export interface ChangeOverLine {
+  id: string
+  name: string
+  main: boolean
+  /** Seen from where the person stands, with the motor turning clockwise at its shaft; undefined where unknown. */
+  reversed: boolean | undefined
+  bottomRpm: number | undefined
+  topRpm: number | undefined
+  /** Spindle rpm for each hertz: what the dial's scale is multiplied by. */
+  rpmPerHz: number | undefined
+  /** Expected on the tachometer at base hertz, no load. */
+  tachometerHz: number | undefined
+  tachometerRpm: number | undefined
+  /** Hertz at which the lowest mark of what spins is met; undefined where it is not met. */
+  limitHz: number | undefined
+  limit: { rpm: number; what: string } | undefined
+  /** Quickest run-up of the heaviest thing on rated torque, and shortest stop that does not trip, s. */
+  runUpS: number | undefined
+  stopS: number | undefined
+}
+
+/** Direction, scale, ceiling and expected reading of every belt position. */
+export function changeOver(plan: Plan, { figures, positions }: Evaluation): ChangeOverLine[] {
+  const value = (id: string) => figures[id]?.value
+  const [poles, baseHz, topHz] = ['motor.poles', 'settings.baseFrequencyHz', 'settings.maximumHz'].map(value)
+  const limit = lowestSpindleLimit(plan)
+  return positions.map((p): ChangeOverLine => {
+    const ratio = value(p.speedRatio)
+    const rpmPerHz = ratio === undefined || poles === undefined ? undefined : (120 * ratio) / poles
+    const limitHz = limit && rpmPerHz !== undefined ? limit.rpm / rpmPerHz : undefined
+    return {
+      id: p.id,
+      name: p.name,
+      main: p.main,
+      reversed: p.reversed,
+      bottomRpm: value(p.bottomRpm),
+      topRpm: value(p.unloadedTopRpm),
+      rpmPerHz,
+      tachometerHz: baseHz,
+      tachometerRpm: rpmPerHz === undefined || baseHz === undefined ? undefined : rpmPerHz * baseHz,
+      limitHz: limitHz !== undefined && topHz !== undefined && limitHz < topHz ? limitHz : undefined,
+      limit: limit && { rpm: limit.rpm, what: limit.what },
+      ...ramps(value, p, limitHz),
+    }
+  })
+}
+
+type Value = (id: string) => number | undefined
+
+/** Ramps of one position, by the figures that the stop of the main one is judged with; to the speed it may have. */
+function ramps(value: Value, p: PositionLine, limitHz: number | undefined): Pick<ChangeOverLine, 'runUpS' | 'stopS'> {
+  const [inertiaKgM2, torqueNm, topRpm, topHz] = [
+    value('stop.inertia'),
+    value(p.torqueNm),
+    value(p.unloadedTopRpm),
+    value('settings.maximumHz'),
+  ]
+  if (inertiaKgM2 === undefined || torqueNm === undefined || topRpm === undefined || topHz === undefined)
+    return { runUpS: undefined, stopS: undefined }
+  const speedRpm = topRpm * Math.min(1, (limitHz ?? topHz) / topHz)
+  const shaft = { inertiaKgM2, speedRpm, frictionNm: torqueNm * shippedLibrary.planning.frictionShare.value }
+  const runUp = rampTime.run({ ...shaft, torqueNm })
+  const stop = stopWithoutResistor.run({
+    ...shaft,
+    efficiency: value('drive.generatingEfficiency'),
+    busCapacitanceF: value('drive.busFarad') ?? value('drive.typicalBusFarad'),
+    busV: value('drive.busV'),
+    tripV: value('drive.tripV') ?? value('drive.typicalTripV'),
+    lossW: value('drive.lossW'),
+  })
+  return { runUpS: runUp.ok ? runUp.value.seconds : undefined, stopS: stop.ok ? stop.value.seconds : undefined }
+}

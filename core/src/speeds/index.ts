@@ -1,0 +1,6 @@
+export * from './changeOver'
+export * from './coverage'
+export * from './jobOn'
+export * from './speedChart'
+export * from './speedMap'
+export * from './spindleAt'

@@ -1,0 +1,40 @@
+import type { ReactNode } from 'react'
+import type { KeptItem } from '../app/api'
+import { FieldHostContext } from '../parts/fieldHost'
+import { Overlay } from '../parts/Overlay'
+import { useItemHost } from './useItemHost'
+
+/** A dialog whose fields edit something the shop keeps; each change is kept as it is made. */
+export function KeptForm({
+  item,
+  says,
+  onClose,
+  children,
+}: {
+  item: KeptItem
+  says: string
+  onClose: () => void
+  children: ReactNode
+}) {
+  const { host, trouble } = useItemHost(item)
+  const unread = Object.keys(host.typed).length
+  return (
+    <Overlay title={item.name} says={says} open onClose={onClose} wide>
+      {trouble && (
+        <p role="alert" className="font-medium text-oxide">
+          Not kept: {trouble}
+        </p>
+      )}
+      <FieldHostContext value={host}>{children}</FieldHostContext>
+      <button
+        type="button"
+        className="btn btn-main self-start"
+        // What does not read yet would be lost with the form.
+        disabled={unread > 0}
+        onClick={onClose}
+      >
+        {unread > 0 ? `${unread} ${unread === 1 ? 'entry does' : 'entries do'} not read yet` : 'Done'}
+      </button>
+    </Overlay>
+  )
+}

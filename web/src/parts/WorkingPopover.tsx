@@ -1,0 +1,37 @@
+import { Popover } from 'radix-ui'
+import type { RefObject } from 'react'
+import { Working } from './Working'
+
+/** The working of a figure beside its number; loaded when the first one is opened. */
+export function WorkingPopover({
+  id,
+  anchor,
+  onClose,
+}: {
+  id: string
+  anchor: RefObject<HTMLButtonElement | null>
+  onClose: () => void
+}) {
+  return (
+    <Popover.Root open onOpenChange={(now) => !now && onClose()}>
+      <Popover.Anchor virtualRef={anchor} />
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={10}
+          className="z-40 max-h-[80vh] w-[380px] max-w-[calc(100vw-20px)] overflow-auto rounded-lg border border-edge bg-card p-4 shadow-xl"
+          // Back to the number, unless the person went on to a field.
+          onCloseAutoFocus={(e) => {
+            e.preventDefault()
+            if (document.activeElement === document.body) anchor.current?.focus()
+          }}
+          // The number itself closes it again by its own press.
+          onInteractOutside={(e) => anchor.current?.contains(e.target as Node) && e.preventDefault()}
+        >
+          <Working id={id} />
+          <Popover.Arrow className="fill-edge" />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}

@@ -1,0 +1,96 @@
+import {
+  applyPatch,
+  evaluate,
+  isCovered,
+  printQuantity,
+  sayText,
+  speedMap,
+  takeFound,
+  type Found,
+  type Plan,
+} from '@zesty/core'
+import { useMemo } from 'react'
+import { DifferenceTable } from '../../conversion/DifferenceTable'
+import { useChange, usePlan, useUnits } from '../../conversion/openPlan'
+import { connectionWords } from './foundWords'
+
+/** One way found, beside the present plan: the chain of both, the jobs, and what it would change. */
+export function WhatIf({ found, onTaken }: { found: Found; onTaken: () => void }) {
+  const plan = usePlan()
+  const units = useUnits()
+  const change = useChange()
+  const patch = useMemo(() => takeFound(plan, found), [plan, found])
+  const tried = useMemo(() => applyPatch(plan, patch), [plan, patch])
+  const [now, then] = useMemo(() => [sideOf(plan), sideOf(tried)], [plan, tried])
+  const rows = now.evaluation.chain.map((link, i) => ({
+    name: link.name,
+    now: sayText(link.headline, units),
+    then: sayText(then.evaluation.chain[i]?.headline ?? [], units),
+  }))
+  return (
+    <section className="mt-3 rounded-md border border-blue bg-blue-wash p-3" aria-label="What if">
+      <h3 className="h-part">
+        {found.motor.name}, {connectionWords(found)}; {found.drive.name}; {found.train.name}
+      </h3>
+      <table className="mt-1 w-full text-[15px]">
+        <thead>
+          <tr className="border-b border-ink-2 text-left font-cond text-ink-2">
+            <th className="py-1 font-semibold">
+              <span className="sr-only">Link</span>
+            </th>
+            <th className="px-2 py-1 font-semibold">As the plan is</th>
+            <th className="px-2 py-1 font-semibold">What if</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[
+            ...rows,
+            { name: 'Jobs', now: `${now.covered} of ${now.jobs}`, then: `${then.covered} of ${then.jobs}` },
+            { name: 'To stop for', now: String(now.stops), then: String(then.stops) },
+            {
+              name: 'Cost',
+              now: 'as it is',
+              then:
+                found.cost === undefined
+                  ? 'not known'
+                  : printQuantity({ value: found.cost, dimension: 'money' }, units),
+            },
+          ].map((r) => (
+            <tr key={r.name} className="border-b border-rule">
+              <th scope="row" className="py-1.5 text-left font-normal">
+                {r.name}
+              </th>
+              <td className="px-2 py-1.5">{r.now}</td>
+              <td className="px-2 py-1.5 font-semibold">{r.then}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <details className="mt-1">
+        <summary className="min-h-11 content-center font-semibold">What it changes in the plan</summary>
+        <DifferenceTable before={plan} after={tried} headings={['Now', 'Then']} />
+      </details>
+      <button
+        type="button"
+        className="btn btn-main mt-2"
+        onClick={() => {
+          change(`Take ${found.motor.name}, ${found.train.name}`, patch)
+          onTaken()
+        }}
+      >
+        Take it over
+      </button>
+    </section>
+  )
+}
+
+function sideOf(plan: Plan) {
+  const evaluation = evaluate(plan)
+  const map = speedMap(plan, evaluation)
+  return {
+    evaluation,
+    jobs: evaluation.jobs.length,
+    covered: map?.jobs.filter((j) => j.on.some(isCovered)).length ?? 0,
+    stops: evaluation.findings.filter((f) => f.severity === 'stop').length,
+  }
+}

@@ -1,0 +1,114 @@
+import { parseQuantity, searchKeys, type Dimension, type SearchKey, type Wishes } from '@zesty/core'
+import { useId, useState } from 'react'
+import { useUnits } from '../../conversion/openPlan'
+
+const keeps = [
+  ['keepMotor', 'Keep the motor'],
+  ['keepDrive', 'Keep the drive'],
+  ['keepPulleys', 'Keep the pulleys'],
+  ['everyJob', 'Every job must be done'],
+  ['withinBreaker', 'Within the breaker there is'],
+  ['machined', 'Pulleys may be turned, every 5 mm'],
+] as const satisfies readonly (readonly [keyof Wishes, string])[]
+
+/** What the search may change, and what it must keep to. */
+export function WishesForm({ wishes, onChange }: { wishes: Wishes; onChange: (wishes: Wishes) => void }) {
+  return (
+    <div className="flex flex-col gap-2">
+      <fieldset className="flex flex-wrap gap-x-5">
+        <legend className="label">Allowed</legend>
+        {keeps.map(([key, words]) => (
+          <label key={key} className="flex min-h-11 items-center gap-2 text-[15px]">
+            <input
+              type="checkbox"
+              className="size-5 accent-[var(--blue)]"
+              checked={wishes[key]}
+              onChange={(e) => onChange({ ...wishes, [key]: e.target.checked })}
+            />
+            {words}
+          </label>
+        ))}
+      </fieldset>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-4">
+        <label className="flex flex-col gap-0.5">
+          <span className="label">First of all</span>
+          <select
+            className="field"
+            value={wishes.first}
+            onChange={(e) => onChange({ ...wishes, first: e.target.value as SearchKey })}
+          >
+            {Object.entries(searchKeys).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Amount
+          label="Budget"
+          dimension="money"
+          placeholder="no limit"
+          onRead={(budget) => onChange({ ...wishes, budget })}
+        />
+        <Amount
+          label="A pair of pulleys and belt"
+          dimension="money"
+          placeholder="not known"
+          onRead={(pulleyPrice) => onChange({ ...wishes, pulleyPrice })}
+        />
+        <Amount
+          label="Room for the motor"
+          dimension="length"
+          placeholder="no limit"
+          onRead={(roomMm) => onChange({ ...wishes, roomMm })}
+        />
+      </div>
+    </div>
+  )
+}
+
+/** An amount that may be left out; what does not read is said here and not asked. */
+function Amount({
+  label,
+  dimension,
+  placeholder,
+  onRead,
+}: {
+  label: string
+  dimension: Dimension
+  placeholder: string
+  onRead: (value: number | undefined) => void
+}) {
+  const units = useUnits()
+  const id = useId()
+  const [text, setText] = useState('')
+  const [message, setMessage] = useState<string>()
+  return (
+    <div className="flex flex-col gap-0.5">
+      <label className="label" htmlFor={id}>
+        {label}
+      </label>
+      <input
+        id={id}
+        className="field"
+        value={text}
+        placeholder={placeholder}
+        autoComplete="off"
+        aria-invalid={message !== undefined}
+        onChange={(e) => {
+          const typed = e.target.value
+          setText(typed)
+          const read = typed.trim() === '' ? undefined : parseQuantity(typed, dimension, units)
+          const bad = read && (!read.ok || read.value < 0)
+          setMessage(bad ? (read.ok ? 'Not below nothing.' : read.message) : undefined)
+          onRead(read?.ok && !bad ? read.value : undefined)
+        }}
+      />
+      {message && (
+        <span role="alert" className="text-[14px] leading-tight font-medium text-oxide">
+          {message}
+        </span>
+      )}
+    </div>
+  )
+}

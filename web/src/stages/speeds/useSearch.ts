@@ -1,0 +1,48 @@
+import type { LibraryItem, Plan, Relaxed, SearchState, Wishes } from '@zesty/core'
+import { proxy, wrap, type Remote } from 'comlink'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { Searcher } from '../../workers/search.worker'
+
+/** A search as the page follows it. */
+export interface Searching {
+  phase: 'idle' | 'running' | 'done' | 'stopped'
+  state?: SearchState
+  /** Wishes of which one alone must go, where nothing was found. */
+  relaxed?: Relaxed[]
+  /** What was asked, so that results are told apart from what is typed since. */
+  wishes?: Wishes
+}
+
+/** Runs searches in a worker of their own, made with the first and gone with the page. */
+export function useSearch() {
+  const [searching, setSearching] = useState<Searching>({ phase: 'idle' })
+  const worker = useRef<{ thread: Worker; searcher: Remote<Searcher> }>(undefined)
+  useEffect(() => () => worker.current?.thread.terminate(), [])
+
+  const start = useCallback(async (plan: Plan, library: readonly LibraryItem[], wishes: Wishes) => {
+    if (!worker.current) {
+      const thread = new Worker(new URL('../../workers/search.worker.ts', import.meta.url), { type: 'module' })
+      worker.current = { thread, searcher: wrap<Searcher>(thread) }
+    }
+    const { searcher } = worker.current
+    setSearching({ phase: 'running', wishes })
+    const done = await searcher.search(
+      plan,
+      library,
+      wishes,
+      proxy((state: SearchState) => {
+        setSearching((now) => (now.phase === 'running' ? { ...now, state } : now))
+      }),
+    )
+    if (!done) return
+    const relaxed = done.best.length === 0 ? await searcher.relax(plan, library, wishes) : undefined
+    setSearching({ phase: 'done', wishes, state: done, ...(relaxed ? { relaxed } : {}) })
+  }, [])
+
+  const stop = useCallback(() => {
+    void worker.current?.searcher.stop()
+    setSearching((now) => ({ ...now, phase: 'stopped' }))
+  }, [])
+
+  return { searching, start, stop }
+}
