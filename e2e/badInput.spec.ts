@@ -91,6 +91,22 @@ test('two tabs on one plan: the second is shown both sides and chooses', async (
   await expect(other.getByLabel('Frame', { exact: true })).toHaveValue('112M')
 })
 
+test('a slow server: typing on while a save is under way is no conflict', async ({ page, shop }) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+  await page.route('**/api/conversions/*', async (route) => {
+    if (route.request().method() === 'PUT') await new Promise((done) => setTimeout(done, 1200))
+    await route.continue()
+  })
+  for (const power of ['1.1 kW', '1.5 kW', '2.2 kW']) {
+    await type(page, 'Power', power)
+    await page.waitForTimeout(500)
+  }
+  await page.getByRole('radio', { name: 'Star', exact: true }).click()
+  await kept(page)
+  await page.reload()
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('2.2 kW')
+})
+
 test('the server dies in mid-edit: typing goes on, survives a reload, and is kept when it is back', async ({
   browser,
   request,

@@ -44,6 +44,66 @@ test('an edit made while a save is under way follows it, on the new revision', a
   expect(open().keptPlan.motor.powerW).toBe(1500)
 })
 
+/** A server with a revision of its own, that refuses a save made to another. */
+function keepsOnce(wait: (nth: number) => number, loses: (nth: number) => boolean = () => false) {
+  let [nth, now] = [0, conversion(plan)]
+  return server(async ({ baseRevision, plan: next }) => {
+    nth += 1
+    const [ms, lost] = [wait(nth), loses(nth)]
+    const fits = baseRevision === now.revision
+    if (fits) now = conversion(next, now.revision + 1)
+    const answer = fits ? { status: 200, body: now } : { status: 409, body: { detail: 'changed', theirs: now } }
+    await new Promise((done) => setTimeout(done, ms))
+    return lost ? new TypeError('fetch failed') : answer
+  })
+}
+
+test('edits made while a slow save is under way wait for its answer, and are no conflict', async () => {
+  const sent = keepsOnce((nth) => (nth === 1 ? 3000 : 0))
+  store.dispatch(power(1100))
+  await elapse(500)
+  store.dispatch(power(1200))
+  await elapse(800)
+  store.dispatch(power(1300))
+  await elapse(1000)
+  expect(sent).toHaveLength(1)
+  await elapse(2000)
+  expect(sent.map((s) => [s.baseRevision, s.plan.motor.powerW])).toEqual([
+    [1, 1100],
+    [2, 1300],
+  ])
+  expect([open().theirs, open().keeping.state, open().plan.motor.powerW]).toEqual([undefined, 'kept', 1300])
+})
+
+test('until the newest edit is kept, it does not say so', async () => {
+  keepsOnce((nth) => (nth === 1 ? 500 : 2000))
+  store.dispatch(power(1100))
+  await elapse(400)
+  store.dispatch(power(1200))
+  await elapse(600)
+  expect([open().revision, open().keeping.state]).toEqual([2, 'keeping'])
+  await elapse(3000)
+  expect([open().revision, open().keeping.state]).toEqual([3, 'kept'])
+})
+
+test('a save whose answer was lost is no conflict when it is met again', async () => {
+  const sent = keepsOnce(
+    () => 0,
+    (nth) => nth === 1,
+  )
+  store.dispatch(power(1100))
+  await elapse(500)
+  expect(open().keeping.state).toBe('waiting')
+  store.dispatch(power(1200))
+  await elapse(3000)
+  expect(sent.map((s) => [s.baseRevision, s.plan.motor.powerW])).toEqual([
+    [1, 1100],
+    [1, 1200],
+    [2, 1200],
+  ])
+  expect([open().theirs, open().keeping.state, open().revision]).toEqual([undefined, 'kept', 3])
+})
+
 describe('while the server is away', () => {
   test('it waits, keeps a draft, and sends when the server is back', async () => {
     let away = true

@@ -14,7 +14,12 @@ export interface Sent {
   plan: Plan
 }
 
-export type Answer = (sent: Sent) => { status: number; body: unknown } | Error
+interface Reply {
+  status: number
+  body: unknown
+}
+
+export type Answer = (sent: Sent) => Reply | Error | Promise<Reply | Error>
 
 const sent: Sent[] = []
 
@@ -23,13 +28,13 @@ export function server(answer: Answer): Sent[] {
   sent.length = 0
   const reply = (status: number, body: unknown) =>
     new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
-  globalThis.fetch = jest.fn((_request: unknown, init?: { method?: string; body?: string }) => {
-    if (init?.method !== 'PUT')
-      return Promise.resolve(reply(200, { id: 's', name: 'Shed', units: 'metric', demo: false }))
+  globalThis.fetch = jest.fn(async (_request: unknown, init?: { method?: string; body?: string }) => {
+    if (init?.method !== 'PUT') return reply(200, { id: 's', name: 'Shed', units: 'metric', demo: false })
     const save = JSON.parse(init.body ?? '') as Sent
     sent.push(save)
-    const result = answer(save)
-    return result instanceof Error ? Promise.reject(result) : Promise.resolve(reply(result.status, result.body))
+    const result = await answer(save)
+    if (result instanceof Error) throw result
+    return reply(result.status, result.body)
   }) as unknown as typeof fetch
   return sent
 }

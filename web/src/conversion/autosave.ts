@@ -1,5 +1,5 @@
-import { readPlan } from '@zesty/core'
-import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit'
+import { planDifference, readPlan } from '@zesty/core'
+import { createListenerMiddleware, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import type { Conversion, Problem } from '../app/api'
 import {
   changed,
@@ -34,6 +34,15 @@ autosave.startListening({
   },
 })
 
+/**
+ * The save under way, settled when its answer is in the store. No save starts before it is: a second one to the same
+ * revision would come back as a conflict with oneself.
+ */
+let underWay: Promise<Answer['kind']> = Promise.resolve('kept')
+
+/** Saves that got no answer; the server may have them all the same. */
+let unanswered: OpenPlan[] = []
+
 /** Each edit restarts the pause; then the newest plan is sent, again and again until the server has it. */
 autosave.startListening({
   matcher: edits,
@@ -47,15 +56,12 @@ autosave.startListening({
     if (!needed()) return
     dispatch(keepingChanged({ state: 'keeping' }))
     await store.delay(PAUSE_MS)
+    await store.pause(underWay)
     for (let open = needed(); open; open = needed()) {
-      const answer = await send(open)
-      if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
-      else if (answer.kind === 'conflict') dispatch(conflicted(answer.theirs))
-      else {
-        dispatch(keepingChanged({ state: answer.kind, why: answer.why }))
-        if (answer.kind === 'refused') return
-        await store.delay(RETRY_MS)
-      }
+      underWay = keep(open, dispatch)
+      const answer = await store.pause(underWay)
+      if (answer === 'refused') return
+      if (answer === 'waiting') await store.delay(RETRY_MS)
     }
   },
 })
@@ -64,6 +70,25 @@ type Answer =
   | { kind: 'kept'; conversion: Conversion }
   | { kind: 'conflict'; theirs: Conversion }
   | { kind: 'waiting' | 'refused'; why: string }
+
+async function keep(open: OpenPlan, dispatch: Dispatch): Promise<Answer['kind']> {
+  const answer = await send(open)
+  if (answer.kind === 'waiting') unanswered.push(open)
+  const ours = answer.kind === 'conflict' ? unanswered.find((sent) => isSame(sent, answer.theirs)) : undefined
+  if (answer.kind !== 'waiting') unanswered = []
+  if (ours && answer.kind === 'conflict') {
+    dispatch(kept({ ...answer.theirs, plan: ours.plan }))
+    return 'kept'
+  }
+  if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
+  else if (answer.kind === 'conflict') dispatch(conflicted(answer.theirs))
+  else dispatch(keepingChanged({ state: answer.kind, why: answer.why }))
+  return answer.kind
+}
+
+/** Whether theirs is a save of ours whose answer was lost. */
+const isSame = ({ id, revision, plan }: OpenPlan, theirs: Conversion) =>
+  id === theirs.id && theirs.revision === revision + 1 && planDifference(plan, theirs.plan).length === 0
 
 async function send({ id, revision, plan }: OpenPlan): Promise<Answer> {
   try {

@@ -1,5 +1,5 @@
 import { applyPatch, inversePatch, type Change, type Patch, type Plan, type PlanPath } from '@zesty/core'
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 import type { Conversion } from '../app/api'
 
 /** One press that can be taken back: what it did and what undoes it. */
@@ -104,10 +104,11 @@ const planSlice = createSlice({
       if (open?.id !== id) return
       open.revision = revision
       open.keptPlan = plan
-      open.keeping = { state: 'kept', at: savedAt }
+      // What was edited while the save was under way still waits.
+      open.keeping = original(open).plan === plan ? { state: 'kept', at: savedAt } : { state: 'keeping' }
     },
     conflicted: ({ open }, { payload }: PayloadAction<Conversion>) => {
-      if (!open) return
+      if (open?.id !== payload.id) return
       open.theirs = payload
       open.keeping = { state: 'refused', why: 'Changed elsewhere' }
     },
