@@ -97,10 +97,11 @@ test('a slow server: typing on while a save is under way is no conflict', async 
     if (route.request().method() === 'PUT') await new Promise((done) => setTimeout(done, 1200))
     await route.continue()
   })
-  for (const power of ['1.1 kW', '1.5 kW', '2.2 kW']) {
-    await type(page, 'Power', power)
-    await page.waitForTimeout(500)
-  }
+  const underWay = page.waitForRequest((request) => request.method() === 'PUT')
+  await type(page, 'Power', '1.1 kW')
+  await underWay
+  await type(page, 'Power', '1.5 kW')
+  await type(page, 'Power', '2.2 kW')
   await page.getByRole('radio', { name: 'Star', exact: true }).click()
   await kept(page)
   await page.reload()
