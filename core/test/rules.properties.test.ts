@@ -54,6 +54,61 @@ test('belt tension and grip are inverses, whatever the wrap and speed', () => {
   )
 })
 
+test('the torque at which a belt slips is the torque its tension was worked out for', () => {
+  fc.assert(
+    fc.property(
+      pulley,
+      between(90, 270),
+      between(0.1, 200),
+      between(0, 0.4),
+      between(0.1, 30),
+      (diameterMm, wrapSmallDeg, torqueNm, massKgPerM, speedMPerS) => {
+        const belt = { diameterMm, wrapSmallDeg, massKgPerM, speedMPerS }
+        const { standingN } = out('belt.tension', { ...belt, torqueNm })
+        expect((out('belt.slip-torque', { ...belt, standingN })['torqueNm'] ?? 0) / torqueNm).toBeCloseTo(1, 6)
+      },
+    ),
+  )
+})
+
+test('pressing a belt tells the tension for which the force was worked out', () => {
+  fc.assert(
+    fc.property(pulley, pulley, between(1.05, 8), between(5, 2000), fc.boolean(), (a, b, apart, standingN, crossed) => {
+      const [largeMm, smallMm] = [Math.max(a, b), Math.min(a, b)]
+      const lies = { largeMm, smallMm, centreMm: (apart * (a + b)) / 2, crossed }
+      const { pressMm, forceN } = out('belt.press', { ...lies, standingN })
+      expect((out('belt.span-tension', { ...lies, forceN, pressMm })['standingN'] ?? 0) / standingN).toBeCloseTo(1, 6)
+    }),
+  )
+})
+
+const sections = fc.constantFrom('z', 'a', 'b', 'c', 'spz', 'spa')
+
+test('a belt in its own grooves lies where it should, and never on the bottom', () => {
+  fc.assert(
+    fc.property(sections, between(60, 400), (section, diameterMm) => {
+      const result = rules.get('belt.in-groove')?.run({ section, grooves: section, diameterMm })
+      expect(result).toMatchObject({ ok: true, value: { liftMm: 0, effectiveMm: diameterMm, bottoms: false } })
+    }),
+  )
+})
+
+test('a V-belt bears more on a larger pulley and with more wrap, and twice as much when there are two', () => {
+  fc.assert(
+    fc.property(sections, between(100, 1500), between(120, 200), (section, speedRpm, wrapSmallDeg) => {
+      const powers = [120, 160, 200, 250].map((diameterMm) => {
+        const result = rules.get('belt.power')?.run({ section, diameterMm, speedRpm, wrapSmallDeg })
+        return result?.ok ? Number(result.value['powerW']) : 0
+      })
+      expect(powers).toEqual([...powers].sort((a, b) => a - b))
+      const at = { section, diameterMm: 250, speedRpm }
+      const one = out('belt.power', { ...at, wrapSmallDeg })['powerW'] ?? 0
+      expect(out('belt.power', { ...at, wrapSmallDeg, belts: 2 })['powerW']).toBeCloseTo(2 * one, 6)
+      expect(out('belt.power', { ...at, wrapSmallDeg: wrapSmallDeg + 20 })['powerW']).toBeGreaterThan(one)
+    }),
+  )
+})
+
 test('poles: the plate speed lies within a quarter under the synchronous speed of those poles', () => {
   fc.assert(
     fc.property(

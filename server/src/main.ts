@@ -32,6 +32,8 @@ export async function serve({
     const samples = readSamples(samplesFolder)
     const notes = await settleDemo(database.db, demoFolder, samples, demo)
     const app = await createApplication({ db: database.db, samples, webRoot, open: !isLoopback(host) })
+    // Longer than browsers and proxies keep a connection for another request: else one comes just as it is shut.
+    app.getHttpServer().keepAliveTimeout = KEEP_ALIVE_MS
     await app.listen(port, host)
     return {
       url: `http://${host.includes(':') ? `[${host}]` : host}:${port}`,
@@ -46,5 +48,7 @@ export async function serve({
     throw error
   }
 }
+
+const KEEP_ALIVE_MS = 75_000
 
 const isLoopback = (host: string): boolean => host === 'localhost' || host === '::1' || host.startsWith('127.')

@@ -55,14 +55,14 @@ describe('undo and redo', () => {
 })
 
 describe('keeping', () => {
-  test('a kept plan steps the revision and leaves later edits alone', () => {
+  test('a kept plan steps the revision and leaves later edits alone, which still wait', () => {
     const first = after(power(1100))
     const open = after(power(1100), power(1500), kept(conversion(first.plan, 2)))
     expect([open.revision, open.plan.motor.powerW, open.keptPlan.motor.powerW, open.keeping.state]).toEqual([
       2,
       1500,
       1100,
-      'kept',
+      'keeping',
     ])
   })
   test('an answer for another conversion is not taken', () => {

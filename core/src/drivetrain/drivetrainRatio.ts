@@ -24,6 +24,9 @@ const reverses = (kind: StageKind): boolean => kind === 'crossed-belt' || kind =
 export const isPlainBelt = (kind: StageKind | undefined): boolean =>
   kind === 'v-belt' || kind === 'poly-v' || kind === 'flat-belt' || kind === 'crossed-belt'
 
+/** Belts that wrap two pulleys of fixed size, with teeth or without. */
+export const isBelt = (kind: StageKind | undefined): boolean => isPlainBelt(kind) || kind === 'timing-belt'
+
 const size = (which: string) =>
   z.number().gt(0).max(1e5).describe(`mm pitch diameter of the ${which} pulley, or its teeth`)
 
@@ -35,12 +38,6 @@ export const trainStage = z.strictObject({
 })
 
 export const trainStages = z.array(trainStage).max(12).describe('from the motor shaft to the spindle')
-
-/** What of a plan's stages makes the ratio; what was measured of their belts is no part of it. */
-export const ratioStages = <S extends { kind?: unknown; driverMm?: unknown; drivenMm?: unknown; slip?: unknown }>(
-  stages: readonly S[],
-): Pick<S, 'kind' | 'driverMm' | 'drivenMm' | 'slip'>[] =>
-  stages.map(({ kind, driverMm, drivenMm, slip }) => ({ kind, driverMm, drivenMm, slip }))
 
 /** Ratio and sense of a chain of stages; refuses a stage whose sizes are not both there. */
 export function trainRatio(stages: z.output<typeof trainStages>): { speedRatio: number; reversed: boolean } | Refusal {

@@ -1,189 +1,93 @@
-import { beltSections, stockLength, type BeltSection } from '../data/beltSections'
-import {
-  beltCentreDistance,
-  beltFromOutside,
-  beltLength,
-  beltTension,
-  isPlainBelt,
-  pulleysOverlap,
-} from '../drivetrain'
+import { frameSize } from '../data/frameSizes'
+import { drivetrainRatio, isBelt, pulleyBore, ratioStages } from '../drivetrain'
 import type { Plan, Stage } from '../plan'
-import { isKnown, numberOf, type Reading } from './figure'
+import { beltCarry, type BeltCarry, type BeltLoad } from './beltCarry'
+import { beltLie, type BeltLie, type BeltName } from './beltLie'
+import { beltPulleys, type BeltPulleys } from './beltPulleys'
+import { numberOf, type Reading } from './figure'
 import type { Ledger } from './ledger'
+import type { MotorFacts } from './motorFacts'
 import { positionName } from './trainFacts'
 
-/** One belt of a position as it lies: what is known of its length and of the distance between the shafts. */
-export interface BeltFacts {
-  stage: Stage
-  positionName: string
-  /** Of the stage, `survey.positions.0.stages.0`. */
-  path: string
-  /** Prefix of its figures. */
-  id: string
-  section: BeltSection | undefined
-  lengthMm: Reading | undefined
-  centreMm: Reading | undefined
-  wrapDeg: Reading | undefined
-  /** Each side at rest, so that the start does not slip. */
-  standingN: Reading | undefined
-  /** The stock belt next to it, and the centre distance it gives. */
-  stockMm: Reading | undefined
-  stockCentreMm: Reading | undefined
-  /** Why the geometry cannot be. */
-  impossible: 'overlap' | 'short' | undefined
-  smallMm: number
-  largeMm: number
+/** One belt of a position: its pulleys, how it lies, what it bears and holds. */
+export interface BeltFacts extends BeltName {
+  pulleys: BeltPulleys
+  /** Where its length or the distance of the shafts is known. */
+  lie: BeltLie | undefined
+  carry: BeltCarry | undefined
+  load: BeltLoad
+  /** The motor's pulley bored to the motor's shaft. */
+  bore: { shaftMm: number; wallMm: number; permitted: boolean; keyWidthMm: number; hubMm: number } | undefined
 }
 
-/** Belts whose centre distance or length somebody typed. */
-export const beltFacts = (plan: Plan, ledger: Ledger, motorNm: Reading): BeltFacts[] =>
+/** Belts of which somebody typed more than the pulleys. */
+export const beltFacts = (plan: Plan, ledger: Ledger, motor: MotorFacts): BeltFacts[] =>
   plan.survey.positions.flatMap((position, p) =>
     position.stages.flatMap((stage, s): BeltFacts[] => {
-      const { kind, driverMm, drivenMm } = stage
-      const typed = stage.centreMm ?? stage.beltMm ?? stage.outsideMm
-      if (!isPlainBelt(kind) || driverMm === undefined || drivenMm === undefined || typed === undefined) return []
-      return [
-        beltOf(
-          ledger,
-          stage,
-          `survey.positions.${p}.stages.${s}`,
-          `position.${position.id}.belt${s + 1}`,
-          positionName(position, p),
-          motorNm,
-        ),
-      ]
+      if (!isBelt(stage.kind) || !isTold(stage)) return []
+      const path = `survey.positions.${p}.stages.${s}`
+      const id = `position.${position.id}.belt${s + 1}`
+      const belt = { stage, path, id, name: positionName(position, p) }
+      const pulleys = beltPulleys(ledger, stage, path, id, belt.name)
+      if (!pulleys) return []
+      const lie = beltLie(ledger, belt, pulleys)
+      const load = loadOf(ledger, motor, belt, position.stages.slice(0, s))
+      const carry = lie && beltCarry(ledger, belt, pulleys, lie, load)
+      return [{ ...belt, pulleys, lie, carry, load, bore: s === 0 ? boreOf(plan, ledger, belt, pulleys) : undefined }]
     }),
   )
 
-function beltOf(ledger: Ledger, stage: Stage, path: string, id: string, name: string, motorNm: Reading): BeltFacts {
-  const { driverMm = 0, drivenMm = 0 } = stage
-  const [small, large] = driverMm <= drivenMm ? ['driverMm', 'drivenMm'] : ['drivenMm', 'driverMm']
-  const crossed = stage.kind === 'crossed-belt'
-  const pulleys = {
-    largeMm: ledger.given(`${path}.${large}`),
-    smallMm: ledger.given(`${path}.${small}`),
-    crossed: { raw: crossed, shown: crossed, label: 'Crossed' },
-  }
-  const section = stage.section === undefined ? undefined : beltSections.sections[stage.section]
-  const length = { id: `${id}.length`, label: `${name}: pitch length of the belt`, dimension: 'length' as const }
-  const centre = { id: `${id}.centre`, label: `${name}: centre to centre`, dimension: 'length' as const }
-  const wrap = { id: `${id}.wrap`, label: `${name}: wrap on the small pulley`, dimension: 'angle' as const }
-  const typedLength = lengthTyped(ledger, stage, path, length)
-  // A belt that is there fixes the distance; without one, the distance tells the belt.
-  const centreMm = typedLength
-    ? ledger.compute(beltCentreDistance, { centreMm: centre }, { ...pulleys, lengthMm: typedLength }).centreMm
-    : ledger.given(`${path}.centreMm`, centre.label)
-  const { lengthMm, wrapSmallDeg } = ledger.compute(
-    beltLength,
-    { lengthMm: typedLength ? { ...length, id: `${id}.lengthAgain` } : length, wrapSmallDeg: wrap },
-    { ...pulleys, centreMm },
+const isTold = ({ section, centreMm, beltMm, outsideMm, boreMm }: Stage): boolean =>
+  (section ?? centreMm ?? beltMm ?? outsideMm ?? boreMm) !== undefined
+
+/** The motor's power, and its torque and speed as the stages before the belt hand them on. */
+function loadOf(ledger: Ledger, motor: MotorFacts, { id, name }: BeltName, before: readonly Stage[]): BeltLoad {
+  const powerW = ledger.given('motor.powerW', 'Motor power')
+  if (before.length === 0) return { powerW, torqueNm: motor.torqueNm, speedRpm: motor.ratedSpeedRpm }
+  const { speedRatio } = ledger.compute(
+    drivetrainRatio,
+    {
+      speedRatio: { id: `${id}.before`, label: `${name}: turns per motor turn before this belt`, dimension: 'number' },
+    },
+    { stages: { raw: ratioStages(before), shown: `${before.length}`, label: 'Stages before it' } },
   )
-  const known = typedLength ?? lengthMm
-  const stock = section && isKnown(known) ? stockLength(section, known.value) : undefined
-  const stockMm =
-    stock === undefined
-      ? undefined
-      : ledger.stated(
-          { id: `${id}.stock`, label: `${name}: stock belt next to it`, dimension: 'length' },
-          stock,
-          'computed',
-          [known],
-          beltSections.source,
-        )
-  const stockCentreMm =
-    stockMm &&
-    ledger.compute(
-      beltCentreDistance,
-      { centreMm: { ...centre, id: `${id}.stockCentre`, label: `${name}: centre to centre with that belt` } },
-      { ...pulleys, lengthMm: stockMm },
-    ).centreMm
-  const largeMm = Math.max(driverMm, drivenMm)
-  const smallMm = Math.min(driverMm, drivenMm)
-  const at = numberOf(centreMm)
+  const ratio = numberOf(speedRatio)
+  const handed = (what: Reading, end: string, label: string, dimension: 'torque' | 'speed', times: number): Reading => {
+    const naming = { id: `${id}.${end}`, label: `${name}: ${label}`, dimension }
+    const value = numberOf(what)
+    return value === undefined || ratio === undefined
+      ? ledger.block(naming, [what, speedRatio])
+      : ledger.stated(naming, value * times, 'computed', [what, speedRatio], 'Without losses on the way')
+  }
   return {
-    stage,
-    positionName: name,
-    path,
-    id,
-    section,
-    lengthMm: known,
-    centreMm,
-    wrapDeg: wrapSmallDeg,
-    stockMm,
-    stockCentreMm,
-    standingN: tension(ledger, { motorNm, stage, path, id, name, wrapDeg: wrapSmallDeg }),
-    impossible:
-      typedLength && isKnown(typedLength) && at === undefined
-        ? 'short'
-        : !typedLength && at !== undefined && pulleysOverlap(largeMm, smallMm, at)
-          ? 'overlap'
-          : undefined,
-    smallMm,
-    largeMm,
+    powerW,
+    torqueNm: handed(motor.torqueNm, 'driverNm', 'rated torque at the driving pulley', 'torque', 1 / (ratio ?? 1)),
+    speedRpm: handed(motor.ratedSpeedRpm, 'driverRpm', 'driving pulley at rated speed', 'speed', ratio ?? 1),
   }
 }
 
-/** A start takes half as much again as rated torque; the belt must hold that. */
-const START = 1.5
-
-interface Pulled {
-  motorNm: Reading
-  stage: Stage
-  path: string
-  id: string
-  name: string
-  wrapDeg: Reading
-}
-
-/** Tension at rest of the belt on the motor's own shaft; further down the train the torque is another. */
-function tension(ledger: Ledger, { motorNm, stage, path, id, name, wrapDeg }: Pulled): Reading | undefined {
-  const { driverMm, drivenMm } = stage
-  if (!path.endsWith('stages.0') || driverMm === undefined || drivenMm === undefined) return undefined
-  const torque = {
-    id: `${id}.startNm`,
-    label: `${name}: torque on the small pulley at a start`,
-    dimension: 'torque' as const,
-  }
-  const small = Math.min(driverMm, drivenMm)
-  const atSmall = numberOf(motorNm)
-  const torqueNm =
-    atSmall === undefined
-      ? ledger.block(torque, [motorNm])
-      : ledger.stated(
-          torque,
-          (START * atSmall * small) / driverMm,
-          'computed',
-          [motorNm],
-          'Half as much again as rated torque, a planning value',
-        )
-  return ledger.compute(
-    beltTension,
-    { standingN: { id: `${id}.standingN`, label: `${name}: tension of each side at rest`, dimension: 'force' } },
+/** The V-pulley on the motor, bored to the motor's shaft; by the plate's own diameter, else by its frame. */
+function boreOf(plan: Plan, ledger: Ledger, { path, id, name, stage }: BeltName, { profile }: BeltPulleys) {
+  const grooves = stage.grooves ?? (profile?.form === 'v' ? profile.id : undefined)
+  const { shaftMm, frame } = plan.motor
+  const standard = frame === undefined ? undefined : frameSize(frame)?.shaftMm
+  const diameter = shaftMm ?? standard
+  if (grooves === undefined || diameter === undefined || stage.boreMm === undefined) return undefined
+  const { output } = ledger.compute(
+    pulleyBore,
     {
-      torqueNm,
-      diameterMm: ledger.given(`${path}.${driverMm <= drivenMm ? 'driverMm' : 'drivenMm'}`),
-      wrapSmallDeg: wrapDeg,
+      keyWidthMm: { id: `${id}.keyWidth`, label: `${name}: key of the motor’s shaft, width`, dimension: 'length' },
+      hubMm: { id: `${id}.keyway`, label: `${name}: keyway in the hub, over the bore`, dimension: 'length' },
+      wallMm: { id: `${id}.wall`, label: `${name}: iron left between keyway and groove`, dimension: 'length' },
     },
-  ).standingN
-}
-
-/** The pitch length as printed, or from the outside; undefined where neither was typed. */
-function lengthTyped(
-  ledger: Ledger,
-  stage: Stage,
-  path: string,
-  naming: { id: string; label: string; dimension: 'length' },
-): Reading | undefined {
-  if (stage.beltMm !== undefined) return ledger.given(`${path}.beltMm`, naming.label)
-  if (stage.outsideMm === undefined) return undefined
-  if (stage.section === undefined)
-    return ledger.block(naming, [{ id: `${path}.section`, label: 'Belt section', missing: [`${path}.section`] }])
-  return ledger.compute(
-    beltFromOutside,
-    { lengthMm: naming },
     {
-      section: { raw: stage.section, shown: stage.section, label: 'Section' },
-      outsideMm: ledger.given(`${path}.outsideMm`),
+      shaftMm:
+        shaftMm === undefined
+          ? { raw: diameter, shown: diameter, label: `Shaft of frame ${frame ?? ''}, mm` }
+          : ledger.given('motor.shaftMm'),
+      diameterMm: ledger.given(`${path}.driverMm`),
+      section: { raw: grooves, shown: grooves, label: 'Grooves cut for' },
     },
-  ).lengthMm
+  )
+  return output && { shaftMm: diameter, ...output }
 }

@@ -126,7 +126,7 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
     checks: plan.checks.secondHand === true ? checkFacts(plan, ledger, motor) : undefined,
     fastDelta: fastDeltaFacts(plan, ledger, motor, drive),
     torque: torqueSource(plan, ledger, library),
-    belts: beltFacts(plan, ledger, motor.torqueNm),
+    belts: beltFacts(plan, ledger, motor),
   }
   const findings = judge(facts)
   const links = linkPlan(facts)

@@ -8,30 +8,32 @@ const mm = (value: number) => amount('length', value)
 /** A tape, a stretched belt and a worn groove are no better than this. */
 const MEASURED_WITHIN = 0.02
 
-const about = ({ id }: BeltFacts): string => id.replace(/\./g, '-')
+/** What tells one belt's findings from another's. */
+export const aboutBelt = ({ id }: BeltFacts): string => id.replace(/\./g, '-')
 
+/** Whether the belts can lie as they were measured. */
 export const beltFindings = [
   judgement('belts.cannot-be', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { impossible, positionName, smallMm, largeMm, path, stage } = belt
-      if (!impossible) return []
-      const least = (largeMm + smallMm) / 2
+      const { name, path, stage, lie, pulleys } = belt
+      if (!lie?.impossible) return []
+      const [smallMm, largeMm] = [numberOf(pulleys.smallMm) ?? 0, numberOf(pulleys.largeMm) ?? 0]
       return [
-        impossible === 'overlap'
+        lie.impossible === 'overlap'
           ? {
               severity: 'stop',
-              about: about(belt),
-              title: say`The pulleys of ${positionName} would overlap`,
-              says: say`${mm(stage.centreMm ?? 0)} centre to centre; pulleys of ${mm(smallMm)} and ${mm(largeMm)} want at least ${mm(least)}.`,
+              about: aboutBelt(belt),
+              title: say`The pulleys of ${name} would overlap`,
+              says: say`${mm(stage.centreMm ?? 0)} centre to centre; pulleys of ${mm(smallMm)} and ${mm(largeMm)} want at least ${mm((largeMm + smallMm) / 2)}.`,
               why: 'A diameter, or the distance, was read wrongly.',
               remedies: [],
               path: `${path}.centreMm`,
             }
           : {
               severity: 'stop',
-              about: about(belt),
-              title: say`The belt of ${positionName} is shorter than can be`,
-              says: say`Its pitch length is ${mm(numberOf(belt.lengthMm) ?? 0)}; it cannot go round pulleys of ${mm(smallMm)} and ${mm(largeMm)}.`,
+              about: aboutBelt(belt),
+              title: say`The belt of ${name} is shorter than can be`,
+              says: say`Its pitch length is ${mm(numberOf(lie.lengthMm) ?? 0)}; it cannot go round pulleys of ${mm(smallMm)} and ${mm(largeMm)}.`,
               why: 'A diameter, or the length, was read wrongly; inside, outside and pitch length are three numbers.',
               remedies: [],
               path: stage.beltMm === undefined ? `${path}.outsideMm` : `${path}.beltMm`,
@@ -40,37 +42,20 @@ export const beltFindings = [
     }),
   ),
 
-  judgement('belts.small-pulley', 'survey', 'belts', ({ belts }) =>
-    belts.flatMap((belt): Verdict[] => {
-      const { section, smallMm, positionName, path, stage } = belt
-      if (!section || smallMm >= section.smallestMm) return []
-      return [
-        {
-          severity: 'watch',
-          about: about(belt),
-          title: say`A pulley of ${positionName} is small for its belt`,
-          says: say`${mm(smallMm)}; section ${section.name} wants at least ${mm(section.smallestMm)}.`,
-          why: 'Bent that sharply the belt heats, cracks and slips long before its time.',
-          remedies: [],
-          path: `${path}.${stage.driverMm === smallMm ? 'driverMm' : 'drivenMm'}`,
-        },
-      ]
-    }),
-  ),
-
   judgement('belts.out-of-slot', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const at = numberOf(belt.centreMm)
+      const { lie, name, path, id } = belt
+      const at = lie && numberOf(lie.centreMm)
       const { slotLeastMm: least, slotMostMm: most } = belt.stage
-      if (at === undefined || belt.impossible) return []
+      if (at === undefined || lie?.impossible) return []
       const near = least !== undefined && at < least
       const far = most !== undefined && at > most
       if (!near && !far) return []
       return [
         {
           severity: 'watch',
-          about: about(belt),
-          title: say`The motor of ${belt.positionName} would stand outside its slot`,
+          about: aboutBelt(belt),
+          title: say`The motor of ${name} would stand outside its slot`,
           says: near
             ? say`The belt wants ${mm(at)} centre to centre; the slot begins at ${mm(least)}.`
             : say`The belt wants ${mm(at)} centre to centre; the slot ends at ${mm(most ?? 0)}.`,
@@ -78,8 +63,39 @@ export const beltFindings = [
             ? 'It hangs slack, slips, and jumps off.'
             : 'It cannot be put on, or not be taken up once it has stretched.',
           remedies: [],
-          figures: [`${belt.id}.centre`],
-          path: `${belt.path}.${near ? 'slotLeastMm' : 'slotMostMm'}`,
+          figures: [`${id}.centre`],
+          path: `${path}.${near ? 'slotLeastMm' : 'slotMostMm'}`,
+        },
+      ]
+    }),
+  ),
+
+  judgement('belts.no-room', 'survey', 'belts', ({ belts }) =>
+    belts.flatMap((belt): Verdict[] => {
+      const { lie, name, path, id, stage } = belt
+      const { slotLeastMm: least, slotMostMm: most } = stage
+      const [at, nearest, farthest] = [lie?.centreMm, lie?.nearestMm, lie?.farthestMm].map((r) => r && numberOf(r))
+      if (at === undefined || nearest === undefined || farthest === undefined || lie?.impossible) return []
+      const inSlot = at >= (least ?? 0) && at <= (most ?? Infinity)
+      const fits = least === undefined || least <= nearest
+      const stretches = most === undefined || most >= farthest
+      if (!inSlot || (fits && stretches)) return []
+      return [
+        {
+          severity: 'note',
+          about: aboutBelt(belt),
+          title: fits
+            ? say`Little room to tension the belt of ${name}`
+            : say`Little room to put the belt of ${name} on`,
+          says: fits
+            ? say`As it stretches it wants up to ${mm(farthest)} centre to centre; the slot ends at ${mm(most ?? 0)}.`
+            : say`To go over the rims it wants ${mm(nearest)} centre to centre; the slot begins at ${mm(least ?? 0)}.`,
+          why: fits
+            ? 'Once the slot is used up, a stretched belt can only be replaced.'
+            : 'Levered over the rim, a belt breaks cords that cannot be seen. Take a pulley off, or a longer belt.',
+          remedies: [],
+          figures: [`${id}.${fits ? 'farthest' : 'nearest'}`],
+          path: `${path}.${fits ? 'slotMostMm' : 'slotLeastMm'}`,
         },
       ]
     }),
@@ -87,20 +103,20 @@ export const beltFindings = [
 
   judgement('belts.measured-twice', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { stage, positionName, path } = belt
-      const at = numberOf(belt.centreMm)
+      const { stage, name, path, lie, id } = belt
+      const at = lie && numberOf(lie.centreMm)
       const measured = stage.centreMm
       if (at === undefined || measured === undefined || (stage.beltMm ?? stage.outsideMm) === undefined) return []
       if (Math.abs(measured / at - 1) <= MEASURED_WITHIN) return []
       return [
         {
           severity: 'watch',
-          about: about(belt),
-          title: say`Belt and distance of ${positionName} do not agree`,
+          about: aboutBelt(belt),
+          title: say`Belt and distance of ${name} do not agree`,
           says: say`The belt that was typed lies at ${mm(at)} centre to centre; measured were ${mm(measured)}.`,
           why: 'One of the two, or a diameter, was read wrongly. The belt counts here.',
           remedies: [],
-          figures: [`${belt.id}.centre`],
+          figures: [`${id}.centre`],
           path: `${path}.centreMm`,
         },
       ]

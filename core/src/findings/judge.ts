@@ -1,5 +1,6 @@
 import type { Facts } from '../evaluate/facts'
 import { beltFindings } from './beltFindings'
+import { beltLoadFindings } from './beltLoadFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
@@ -9,6 +10,7 @@ import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
 import { mountFindings } from './mountFindings'
+import { pulleyFindings } from './pulleyFindings'
 import { settingFindings } from './settingFindings'
 import { sourceFindings } from './sourceFindings'
 import { speedFindings } from './speedFindings'
@@ -28,6 +30,8 @@ export const judgements = [
   ...mountFindings,
   ...choiceFindings,
   ...beltFindings,
+  ...beltLoadFindings,
+  ...pulleyFindings,
   ...speedFindings,
   ...stopFindings,
   ...startFindings,

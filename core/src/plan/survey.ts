@@ -1,8 +1,7 @@
 import { z } from 'zod'
-import { stageKinds } from '../drivetrain/drivetrainRatio'
-import { beltSections, type BeltSectionId } from '../data/beltSections'
 import { workMaterials, type WorkMaterialId } from '../data/workMaterials'
 import { choice, count, id, quantity, words } from './field'
+import { positionSchema } from './train'
 
 export const machineKinds = {
   lathe: 'Lathe',
@@ -39,31 +38,6 @@ export const hazards = {
 } as const
 
 export type Hazard = keyof typeof hazards
-
-const sectionNames = Object.fromEntries(
-  Object.entries(beltSections.sections).map(([key, { name }]) => [key, name]),
-) as Record<BeltSectionId, string>
-
-/** One stage between two shafts. Sizes are pitch diameters in mm, or teeth. */
-export const stageSchema = z.strictObject({
-  kind: choice('Stage', stageKinds),
-  driverMm: quantity('length', 'Driving pulley', 1, 3000, 'Pitch diameter; for gears and timing pulleys the teeth'),
-  drivenMm: quantity('length', 'Driven pulley', 1, 3000, 'Pitch diameter; for gears and timing pulleys the teeth'),
-  slip: quantity('fraction', 'Belt slip', 0, 0.2, 'Nothing unless you measured it'),
-  section: choice('Belt section', sectionNames),
-  centreMm: quantity('length', 'Centre to centre', 10, 10_000, 'Between the shafts, as measured'),
-  beltMm: quantity('length', 'Belt, pitch length', 50, 20_000, 'As printed on it, where that is the pitch length'),
-  outsideMm: quantity('length', 'Belt, round its outside', 50, 20_000, 'By a tape, the belt off'),
-  slotLeastMm: quantity('length', 'Slot, nearest', 10, 10_000, 'Centre to centre with the motor pushed in'),
-  slotMostMm: quantity('length', 'Slot, farthest', 10, 10_000, 'Centre to centre with the motor pulled out'),
-})
-
-/** One way the belts and gears can stand, from the motor shaft to the spindle. */
-export const positionSchema = z.strictObject({
-  id,
-  name: words('Belt position', 40),
-  stages: z.array(stageSchema).max(8).meta({ label: 'Stages' }),
-})
 
 export const jobKinds = {
   turning: 'Turning',

@@ -1,0 +1,122 @@
+import type { BeltFacts } from '../evaluate/beltFacts'
+import { LEAST_WALL_MM } from '../drivetrain'
+import { numberOf } from '../evaluate/figure'
+import { set } from '../plan'
+import { amount, say } from '../quantities'
+import { aboutBelt } from './beltFindings'
+import { judgement, type Verdict } from './finding'
+
+const mm = (value: number) => amount('length', value)
+
+/** Bore and shaft within this are one size, mm. */
+const SAME = 0.1
+
+/** Whether the pulleys suit their belts and the motor's shaft. */
+export const pulleyFindings = [
+  judgement('belts.small-pulley', 'survey', 'belts', ({ belts }) =>
+    belts.flatMap((belt): Verdict[] => {
+      const { name, path, pulleys } = belt
+      const smallMm = numberOf(pulleys.smallMm) ?? Infinity
+      const least = leastPulley(belt)
+      if (least === undefined || smallMm >= least.mm) return []
+      return [
+        {
+          severity: 'watch',
+          about: aboutBelt(belt),
+          title: say`A pulley of ${name} is small for its belt`,
+          says: say`${mm(smallMm)} where the belt runs; ${least.name} wants at least ${mm(least.mm)}${least.teeth === undefined ? '' : `, ${least.teeth} teeth`}.`,
+          why: 'Bent that sharply the belt heats, cracks and slips long before its time.',
+          remedies: [],
+          path: `${path}.${pulleys.driverIsSmall ? 'driverMm' : 'drivenMm'}`,
+        },
+      ]
+    }),
+  ),
+
+  judgement('belts.strange-groove', 'survey', 'belts', ({ belts }) =>
+    belts.flatMap((belt): Verdict[] => {
+      const { name, path, pulleys, stage, id } = belt
+      const { inGroove } = pulleys
+      if (!inGroove || stage.grooves === undefined) return []
+      const { liftMm, proudMm, clearanceMm, bottoms } = inGroove
+      const lies = liftMm < 0 ? say`${mm(-liftMm)} too deep` : say`${mm(liftMm)} too high`
+      return [
+        {
+          severity: 'watch',
+          about: aboutBelt(belt),
+          title: bottoms
+            ? say`The belt of ${name} rests on the bottom of its grooves`
+            : say`The belt of ${name} lies in grooves cut for another`,
+          says: bottoms
+            ? say`It lies ${lies} and would be ${mm(-clearanceMm)} through the bottom.`
+            : liftMm < 0
+              ? say`It lies ${lies}, with ${mm(clearanceMm)} left under it, and runs on ${mm(numberOf(pulleys.driverMm) ?? 0)} and ${mm(numberOf(pulleys.drivenMm) ?? 0)}; the speeds here count that.`
+              : say`It lies ${lies}, its back ${mm(Math.max(0, proudMm))} over the rim, and runs on ${mm(numberOf(pulleys.driverMm) ?? 0)} and ${mm(numberOf(pulleys.drivenMm) ?? 0)}; the speeds here count that.`,
+          why: bottoms
+            ? 'A V-belt pulls by its wedged flanks. On the bottom it slips at a fraction of its load.'
+            : 'Its flanks bear on a part of their width, wear steps into the groove and spoil it for the right belt.',
+          remedies: [
+            {
+              label: say`Take a belt for these grooves`,
+              patch: [set(`${path}.section`, stage.grooves), set(`${path}.grooves`, undefined)],
+            },
+          ],
+          figures: [`${id}.driverMm`, `${id}.drivenMm`],
+          path: `${path}.grooves`,
+        },
+      ]
+    }),
+  ),
+
+  judgement('belts.bore', 'survey', 'belts', ({ belts }) =>
+    belts.flatMap((belt): Verdict[] => {
+      const { name, path, bore, stage, id } = belt
+      if (!bore || stage.boreMm === undefined || Math.abs(stage.boreMm - bore.shaftMm) < SAME) return []
+      const { shaftMm, wallMm, permitted, keyWidthMm, hubMm } = bore
+      const larger = stage.boreMm > shaftMm
+      const keyed = say`a keyway ${mm(keyWidthMm)} wide and ${mm(hubMm)} deep over the bore`
+      return [
+        larger
+          ? {
+              severity: 'note',
+              about: aboutBelt(belt),
+              title: say`The pulley of ${name} is bored larger than the motor’s shaft`,
+              says: say`${mm(stage.boreMm)} on a shaft of ${mm(shaftMm)}: a keyed sleeve of ${mm((stage.boreMm - shaftMm) / 2)} wall, or another pulley.`,
+              why: 'Packed out with shim it runs out of true, whips the belt and frets the shaft.',
+              remedies: [],
+              path: `${path}.boreMm`,
+            }
+          : {
+              severity: permitted ? 'note' : 'watch',
+              about: aboutBelt(belt),
+              title: permitted
+                ? say`The pulley of ${name} is to be bored out`
+                : say`The pulley of ${name} is too small to be bored for this motor`,
+              says: say`From ${mm(stage.boreMm)} to ${mm(shaftMm)}, with ${keyed}; ${mm(Math.max(0, wallMm))} of iron stay between keyway and groove${permitted ? '' : say`; ${mm(LEAST_WALL_MM)} are wanted`}.`,
+              why: permitted
+                ? 'Bore it true to the grooves, to a push fit; the set screw sits on the key.'
+                : 'It splits along the keyway. A larger pulley in the same ratio, or one made from the solid with a hub beside the grooves.',
+              remedies: [],
+              figures: [`${id}.wall`],
+              path: `${path}.boreMm`,
+            },
+      ]
+    }),
+  ),
+]
+
+/** The least pulley that the belt stands. */
+function leastPulley({ pulleys: { profile } }: BeltFacts): { mm: number; name: string; teeth?: number } | undefined {
+  switch (profile?.form) {
+    case 'v':
+      return { mm: profile.section.smallestMm, name: `section ${profile.section.name}` }
+    case 'rib':
+      return { mm: profile.profile.smallestMm, name: profile.profile.name }
+    case 'tooth': {
+      const { pitchMm, fewestTeeth, name } = profile.pitch
+      return { mm: (fewestTeeth * pitchMm) / Math.PI, name, teeth: fewestTeeth }
+    }
+    case undefined:
+      return undefined
+  }
+}
