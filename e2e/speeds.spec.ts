@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, finding, test, type } from './shopFixture'
+import { chain, expect, finding, test, type } from './shopFixture'
 
 const openSpeeds = (page: Page) =>
   page
@@ -133,4 +133,66 @@ test('a belt is measured and told, and a pulley is drawn larger by its rim', asy
   await expect(position.getByLabel('Driving', { exact: true })).toHaveValue('112 mm')
   await page.keyboard.press('Control+z')
   await expect(position.getByLabel('Driving', { exact: true })).toHaveValue('90 mm')
+})
+
+test('what a belt bears and holds is told, and larger pulleys in the same ratio mend a weak one', async ({
+  page,
+  shop,
+}) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'survey')
+  const position = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: 'Take position B away' }) })
+  await position.getByRole('button', { name: 'Drawn to scale, and the belt' }).click()
+  await type(page, 'Belts side by side', '2')
+  const weak = finding(page, 'The belt of B is weak for this motor')
+  await expect(weak).toContainText(/2 belts bear about 1\.58\skW/)
+  await weak.getByRole('button', { name: /Pulleys of 100\smm and 249\smm/ }).click()
+  await expect(weak).toBeHidden()
+  await page.keyboard.press('Control+z')
+  await expect(weak).toBeVisible()
+  await type(page, 'Pressed with', '5 N')
+  await type(page, 'and gives', '6 mm')
+  await expect(finding(page, 'The belt of B slips at a start')).toContainText(/it holds 9\.\d+\sN\sm/)
+  await position.getByLabel('Grooves cut for').selectOption('b')
+  await expect(finding(page, 'The belt of B lies in grooves cut for another')).toContainText(/too deep/)
+})
+
+test('which way the spindle turns follows where the motor points and what stands between', async ({ page, shop }) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'survey')
+  await page.getByRole('radio', { name: 'The same way as the spindle’s nose' }).click()
+  await expect(finding(page, 'Two of the motor’s leads are to be swapped')).toContainText(
+    'the spindle turns clockwise as you face its nose',
+  )
+  await page.getByRole('button', { name: 'Take stage 3 of C, back gear out' }).click()
+  await expect(finding(page, 'On C, back gear the spindle turns the other way')).toBeVisible()
+  await page.getByRole('link', { name: /Speeds/ }).click()
+  await page.getByRole('button', { name: 'Train', exact: true }).click()
+  const train = page.getByRole('region', { name: 'The train, to scale' })
+  await expect(train).toContainText('For forward, two of them are swapped.')
+  await train.getByRole('radio', { name: 'C, back gear' }).click()
+  await expect(train.getByRole('list', { name: 'Shafts' })).toContainText(/3\s*spindle.*counter-clockwise/)
+})
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, viewport: { width: 390, height: 844 } })
+  test('a pulley is drawn larger by its rim', async ({ page, shop }) => {
+    await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'speeds')
+    await page.getByRole('button', { name: 'Train', exact: true }).click()
+    const drawing = page.getByRole('img', { name: /to scale/ })
+    await drawing.scrollIntoViewIfNeeded()
+    const box = await drawing.locator('circle.cursor-ew-resize').first().boundingBox()
+    if (!box) throw new Error('no rim')
+    const [x, y, radius] = [box.x + box.width / 2, box.y + box.height / 2, box.width / 2 - 11]
+    const finger = await page.context().newCDPSession(page)
+    const touch = (kind: 'touchStart' | 'touchMove' | 'touchEnd', reach = 0) =>
+      finger.send('Input.dispatchTouchEvent', {
+        type: kind,
+        touchPoints: kind === 'touchEnd' ? [] : [{ x: x - reach, y }],
+      })
+    await touch('touchStart', radius)
+    for (const times of [1.1, 1.2, 1.25]) await touch('touchMove', radius * times)
+    await touch('touchEnd')
+    await expect(chain(page, 'Belts')).toContainText('2 : 1')
+  })
 })

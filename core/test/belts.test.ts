@@ -140,3 +140,11 @@ test('the slot is held against the room a belt wants, to fit it and to tension i
   expect(says({ slotLeastMm: 385, slotMostMm: 430 })).toMatch(/wants up to 451\.\d mm .* ends at 430 mm/)
   expect(says({ slotLeastMm: 400, slotMostMm: 460 })).toMatch(/wants 392\.\d mm .* begins at 400 mm/)
 })
+
+test('of the stock belts next to a length one is named with which the motor stands in its slot', () => {
+  const stock = (stage: Told) => figuresOf(told({ section: 'a', centreMm: 412, ...stage }))('belt1.stock')?.value
+  expect(stock({ slotLeastMm: undefined, slotMostMm: undefined })).toBe(1250)
+  expect(stock({ slotLeastMm: 385, slotMostMm: 470 })).toBe(1430)
+  // None of the nearest few: the nearest is named all the same, and the figure beside it tells where the motor sits.
+  expect(stock({ slotLeastMm: 400, slotMostMm: 430 })).toBe(1250)
+})

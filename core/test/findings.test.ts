@@ -148,6 +148,22 @@ describe('each mistake is found', () => {
       'watch',
       belt({ kind: 'timing-belt', section: 'tooth-l', driverMm: 13, drivenMm: 72, centreMm: 150 }),
     ],
+    ['spindle.sense', 'note', [set('survey.motorFaces', 'same'), set('survey.forward', 'counter-clockwise')]],
+    [
+      'spindle.other-way',
+      'watch',
+      [set('survey.positions.2.stages.2', { kind: 'direct' }), set('controls.reverseWanted', false)],
+    ],
+    [
+      'spindle.other-way',
+      'note',
+      [set('survey.positions.2.stages.2', { kind: 'direct' }), set('controls.reverseWanted', true)],
+    ],
+    [
+      'spindle.other-way',
+      'stop',
+      [set('survey.positions.2.stages.2', { kind: 'direct' }), set('survey.spindleNose', 'threaded')],
+    ],
     ['spindle.job-too-heavy', 'watch', [set('survey.jobs.2.torqueNm', 60)]],
     ['spindle.job-too-heavy', 'note', [set('survey.jobs.2.torqueNm', 30)]],
     ['spindle.knob-ends-early', 'watch', [set('controls.knobTopHz', 50)]],

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate } from '../src/evaluate/evaluate'
 import { numberOf } from '../src/evaluate/figure'
-import { applyPatch, set, type Job, type Patch, type Plan, type Stage } from '../src/plan'
+import { applyPatch, set, type Change, type Job, type Patch, type Plan, type Stage } from '../src/plan'
 import { changeOver, coverage, isCovered, jobOn, speedChart, speedChartCsv, speedMap, type Wanted } from '../src/speeds'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
@@ -183,6 +183,34 @@ describe('a belt that was measured', () => {
     expect(
       belt({ section: undefined, centreMm: undefined, outsideMm: 1347 })['position.b.belt1.centre'],
     ).toBeUndefined()
+  })
+})
+
+describe('direction as you face the spindle’s nose', () => {
+  const senses = (...patch: Change[]) => {
+    const plan = lathe(...patch)
+    return changeOver(plan, evaluate(plan)).map((l) => l.sense)
+  }
+  // Taking one pair of gears out turns the spindle of C back.
+  const oneGear = set('survey.positions.2.stages.2', { kind: 'direct' })
+  test('is not known before it is known where the motor’s shaft points', () => {
+    expect(senses()).toEqual([undefined, undefined, undefined])
+  })
+  test('follows the motor, its leads in order, and each stage that turns back', () => {
+    expect(senses(set('survey.motorFaces', 'same'), oneGear)).toEqual(['clockwise', 'clockwise', 'counter-clockwise'])
+    expect(senses(set('survey.motorFaces', 'other'))).toEqual([
+      'counter-clockwise',
+      'counter-clockwise',
+      'counter-clockwise',
+    ])
+  })
+  test('is forward on the position used most, its leads swapped where they must be', () => {
+    const forward = set('survey.forward', 'counter-clockwise')
+    expect(senses(set('survey.motorFaces', 'same'), forward, oneGear)).toEqual([
+      'counter-clockwise',
+      'counter-clockwise',
+      'clockwise',
+    ])
   })
 })
 

@@ -14,7 +14,7 @@ test('belt runs are tangent to both pulleys, and as long as the belt is', () => 
       fc.boolean(),
       (driverMm, drivenMm, times, crossed) => {
         const centreMm = ((driverMm + drivenMm) / 2) * times
-        const { runs, wheels } = trainLayout(
+        const { runs, wheels, wraps } = trainLayout(
           [{ kind: crossed ? 'crossed-belt' : 'v-belt', driverMm, drivenMm }],
           () => centreMm,
         )
@@ -37,15 +37,50 @@ test('belt runs are tangent to both pulleys, and as long as the belt is', () => 
             crossed,
           })
           if (!made.ok) throw new Error('no length')
-          const { lengthMm, wrapSmallDeg, wrapLargeDeg } = made.value
-          const arcs =
-            (Math.min(driverMm, drivenMm) * wrapSmallDeg + Math.max(driverMm, drivenMm) * wrapLargeDeg) *
-            (Math.PI / 360)
-          expect(2 * length + arcs).toBeCloseTo(lengthMm, 4)
+          const arcs = wraps.map((w) => (w.radiusMm * w.sweepDeg * Math.PI) / 180)
+          expect(2 * length + (arcs[0] ?? 0) + (arcs[1] ?? 0)).toBeCloseTo(made.value.lengthMm, 4)
         }
       },
     ),
   )
+})
+
+test('a belt lies on its pulleys from where one run ends to where the other begins', () => {
+  fc.assert(
+    fc.property(mm, mm, fc.boolean(), (driverMm, drivenMm, crossed) => {
+      const stage = { kind: crossed ? ('crossed-belt' as const) : ('v-belt' as const), driverMm, drivenMm }
+      const { runs, wraps } = trainLayout([stage], () => driverMm + drivenMm)
+      const ends = wraps.map(({ x, y, radiusMm, fromDeg, sweepDeg }) =>
+        [fromDeg, fromDeg + sweepDeg].map((deg) => ({
+          x: x + radiusMm * Math.cos((deg * Math.PI) / 180),
+          y: y + radiusMm * Math.sin((deg * Math.PI) / 180),
+        })),
+      )
+      const close = (a: { x: number; y: number }, x: number, y: number) => Math.hypot(a.x - x, a.y - y) < 1e-6
+      for (const { x1, y1, x2, y2 } of runs) {
+        expect(ends[0]?.some((e) => close(e, x1, y1))).toBe(true)
+        expect(ends[1]?.some((e) => close(e, x2, y2))).toBe(true)
+      }
+    }),
+  )
+})
+
+test('shafts turn as the ratio says, seen from either end', () => {
+  const { shafts } = trainLayout(
+    [
+      { kind: 'v-belt', driverMm: 90, drivenMm: 225, slip: 0.02 },
+      { kind: 'gear-pair', driverMm: 20, drivenMm: 40 },
+    ],
+    () => undefined,
+    false,
+  )
+  expect(shafts.map((s) => s.clockwise)).toEqual([false, false, true])
+  expect(shafts.map((s) => s.turns)).toEqual([1, expect.closeTo(0.392, 9), expect.closeTo(0.196, 9)])
+})
+
+test('a timing pulley of known pitch is drawn at its true size', () => {
+  const { wheels } = trainLayout([{ kind: 'timing-belt', section: 'tooth-l', driverMm: 24, drivenMm: 60 }], () => 400)
+  expect(wheels[0]?.radiusMm).toBeCloseTo(72.766 / 2, 3)
 })
 
 test('each gear pair and crossed belt turns the sense, whatever stands between', () => {

@@ -59,10 +59,3 @@ const FLANK = Math.tan((20 * Math.PI) / 180)
 
 /** How far the cord lies under the back of a belt, mm. */
 export const cordDepthMm = ({ topMm, datumMm }: BeltSection): number => (topMm - datumMm) / (2 * FLANK)
-
-/** The stock length next to one, mm. */
-export const stockLength = (lengthsMm: readonly number[], lengthMm: number): number | undefined =>
-  lengthsMm.reduce<number | undefined>(
-    (best, l) => (best === undefined || Math.abs(l - lengthMm) < Math.abs(best - lengthMm) ? l : best),
-    undefined,
-  )

@@ -37,5 +37,5 @@ export function effectiveSizes(stage: Sized): { driverMm: number | undefined; dr
 }
 
 /** What of a plan's stages makes the ratio; what else was measured of their belts is no part of it. */
-export const ratioStages = <S extends Sized & { slip?: number | undefined }>(stages: readonly S[]) =>
+export const ratioStages = (stages: readonly (Sized & { slip?: number | undefined })[]) =>
   stages.map((stage) => ({ kind: stage.kind, slip: stage.slip, ...effectiveSizes(stage) }))

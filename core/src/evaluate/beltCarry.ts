@@ -49,7 +49,7 @@ export function beltCarry(
     beltW === undefined || powerW === undefined || oneW === undefined
       ? undefined
       : ledger.stated(
-          { id: `${id}.beltsWanted`, label: `${name}: belts side by side`, dimension: 'number' },
+          { id: `${id}.beltsWanted`, label: `${name}: belts wanted for this motor`, dimension: 'number' },
           Math.ceil((SERVICE * powerW) / oneW),
           'computed',
           [load.powerW, beltW],

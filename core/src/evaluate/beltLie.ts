@@ -1,5 +1,6 @@
 import { toothPitches } from '../data/beltPitches'
-import { beltSections, stockLength } from '../data/beltSections'
+import type { BeltProfile } from '../data/beltProfile'
+import { beltSections } from '../data/beltSections'
 import {
   beltAdjustment,
   beltCentreDistance,
@@ -65,7 +66,7 @@ export function beltLie(
     { ...around, centreMm },
   )
   const known = typed ?? lengthMm
-  const stockMm = stock(ledger, pulleys, known, { id: `${id}.stock`, label: `${name}: stock belt next to it` })
+  const stockMm = stock(ledger, { stage, path, id, name }, pulleys, known)
   const room = ledger.compute(
     beltAdjustment,
     {
@@ -106,24 +107,46 @@ export function beltLie(
   }
 }
 
-/** The belt from stock next to a length; poly-V belts and flat ones have none. */
-function stock(ledger: Ledger, { profile }: BeltPulleys, length: Reading, naming: { id: string; label: string }) {
-  if (!isKnown(length)) return undefined
-  const found =
-    profile?.form === 'v'
-      ? { mm: stockLength(profile.section.lengthsMm, length.value), source: beltSections.source }
-      : profile?.form === 'tooth'
-        ? {
-            mm: stockLength(
-              profile.pitch.teeth.map((z) => z * profile.pitch.pitchMm),
-              length.value,
-            ),
-            source: toothPitches.source,
-          }
-        : undefined
-  return found?.mm === undefined
-    ? undefined
-    : ledger.stated({ ...naming, dimension: 'length' }, found.mm, 'computed', [length], found.source)
+/** Stock belts tried for one with which the motor stands in its slot. */
+const TRIED = 3
+
+/**
+ * The belt from stock next to a length, and of the nearest few one with which the motor stands in its slot,
+ * where there is one. Poly-V belts and flat ones have none.
+ */
+function stock(
+  ledger: Ledger,
+  { stage, id, name }: BeltName,
+  { profile, largeMm, smallMm }: BeltPulleys,
+  length: Reading,
+): Reading | undefined {
+  const from = profile && stockOf(profile)
+  if (!isKnown(length) || !from) return undefined
+  const { slotLeastMm = 0, slotMostMm = Infinity } = stage
+  const nearest = [...from.lengthsMm].sort((a, b) => Math.abs(a - length.value) - Math.abs(b - length.value))
+  const inSlot = (lengthMm: number): boolean => {
+    const pulleys = { largeMm: numberOf(largeMm) ?? 0, smallMm: numberOf(smallMm) ?? 0 }
+    const lies = beltCentreDistance.compute({ ...pulleys, lengthMm, crossed: stage.kind === 'crossed-belt' })
+    return 'centreMm' in lies && lies.centreMm >= slotLeastMm && lies.centreMm <= slotMostMm
+  }
+  const mm = nearest.slice(0, TRIED).find(inSlot) ?? nearest[0]
+  const naming = { id: `${id}.stock`, label: `${name}: stock belt next to it`, dimension: 'length' as const }
+  return mm === undefined ? undefined : ledger.stated(naming, mm, 'computed', [length], from.source)
+}
+
+/** Pitch lengths from stock of a V section or a timing pitch. */
+function stockOf(profile: BeltProfile): { lengthsMm: readonly number[]; source: string } | undefined {
+  switch (profile.form) {
+    case 'v':
+      return { lengthsMm: profile.section.lengthsMm, source: beltSections.source }
+    case 'tooth':
+      return {
+        lengthsMm: profile.pitch.teeth.map((z) => z * profile.pitch.pitchMm),
+        source: toothPitches.source,
+      }
+    case 'rib':
+      return undefined
+  }
 }
 
 /** The pitch length as printed, or from the outside; undefined where neither was typed. */

@@ -89,7 +89,7 @@ export const beltFindings = [
             : say`Little room to put the belt of ${name} on`,
           says: fits
             ? say`As it stretches it wants up to ${mm(farthest)} centre to centre; the slot ends at ${mm(most ?? 0)}.`
-            : say`To go over the rims it wants ${mm(nearest)} centre to centre; the slot begins at ${mm(least ?? 0)}.`,
+            : say`To go over the rims it wants ${mm(nearest)} centre to centre; the slot begins at ${mm(least)}.`,
           why: fits
             ? 'Once the slot is used up, a stretched belt can only be replaced.'
             : 'Levered over the rim, a belt breaks cords that cannot be seen. Take a pulley off, or a longer belt.',

@@ -11,6 +11,7 @@ import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
 import { mountFindings } from './mountFindings'
 import { pulleyFindings } from './pulleyFindings'
+import { senseFindings } from './senseFindings'
 import { settingFindings } from './settingFindings'
 import { sourceFindings } from './sourceFindings'
 import { speedFindings } from './speedFindings'
@@ -33,6 +34,7 @@ export const judgements = [
   ...beltLoadFindings,
   ...pulleyFindings,
   ...speedFindings,
+  ...senseFindings,
   ...stopFindings,
   ...startFindings,
   ...settingFindings,

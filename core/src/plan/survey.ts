@@ -28,6 +28,10 @@ export const spindleNoses = {
   none: 'No spindle (a ram or a wheel)',
 } as const
 
+export const facings = { same: 'The same way as the spindle’s nose', other: 'The other way' } as const
+export const senses = { clockwise: 'Clockwise', 'counter-clockwise': 'Counter-clockwise' } as const
+export type Sense = keyof typeof senses
+
 export const hazards = {
   chips: 'Chips',
   grit: 'Grit and dust',
@@ -124,6 +128,8 @@ export const surveySchema = z.strictObject({
     60_000,
     'As built; the ceiling for anything unmarked',
   ),
+  motorFaces: choice('Motor’s shaft points', facings, 'As you stand facing the spindle’s nose'),
+  forward: choice('Forward at the spindle', senses, 'As you stand facing its nose: a lathe cuts counter-clockwise so'),
   positions: z.array(positionSchema).max(24).meta({ label: 'Belt positions' }),
   mainPositionId: id.optional().meta({ label: 'Position used most' }),
   jobs: z.array(jobSchema).max(60).meta({ label: 'Jobs' }),

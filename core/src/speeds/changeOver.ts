@@ -2,15 +2,18 @@ import { shippedLibrary } from '../data/planningValues'
 import { rampTime, stopWithoutResistor } from '../drive'
 import type { Evaluation, PositionLine } from '../evaluate/evaluate'
 import { lowestSpindleLimit } from '../evaluate/spindleLimits'
-import type { Plan } from '../plan'
+import type { Plan, Sense } from '../plan'
+import { forwardSense, leadsSwapped } from './spindleSense'
 
 /** What changes with one belt position: the lines of the card that hangs at the machine. */
 export interface ChangeOverLine {
   id: string
   name: string
   main: boolean
-  /** Seen from where the person stands, with the motor turning clockwise at its shaft; undefined where unknown. */
+  /** Against the motor, both seen from the same end; undefined where unknown. */
   reversed: boolean | undefined
+  /** Of the spindle as a person faces its nose, forward on the switch. */
+  sense: Sense | undefined
   bottomRpm: number | undefined
   topRpm: number | undefined
   /** Spindle rpm for each hertz: what the dial's scale is multiplied by. */
@@ -31,6 +34,7 @@ export function changeOver(plan: Plan, { figures, positions }: Evaluation): Chan
   const value = (id: string) => figures[id]?.value
   const [poles, baseHz, topHz] = ['motor.poles', 'settings.baseFrequencyHz', 'settings.maximumHz'].map(value)
   const limit = lowestSpindleLimit(plan)
+  const swapped = leadsSwapped(plan, positions.find((p) => p.main)?.reversed)
   return positions.map((p): ChangeOverLine => {
     const ratio = value(p.speedRatio)
     const rpmPerHz = ratio === undefined || poles === undefined ? undefined : (120 * ratio) / poles
@@ -40,6 +44,7 @@ export function changeOver(plan: Plan, { figures, positions }: Evaluation): Chan
       name: p.name,
       main: p.main,
       reversed: p.reversed,
+      sense: forwardSense(plan, p.reversed, swapped),
       bottomRpm: value(p.bottomRpm),
       topRpm: value(p.unloadedTopRpm),
       rpmPerHz,

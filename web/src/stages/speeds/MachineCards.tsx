@@ -3,6 +3,7 @@ import {
   parseQuantity,
   printNumber,
   printQuantity,
+  senses,
   speedChart,
   speedChartCsv,
   type ChangeOverLine,
@@ -66,7 +67,13 @@ function ChangeOverCard({ lines }: { lines: readonly ChangeOverLine[] }) {
                 {l.main && <span className="block text-[13px] font-medium">used most</span>}
               </th>
               <td className="px-2 py-1.5">
-                {l.reversed === undefined ? 'not known' : l.reversed ? 'against the motor' : 'with the motor'}
+                {l.sense !== undefined
+                  ? senses[l.sense].toLowerCase()
+                  : l.reversed === undefined
+                    ? 'not known'
+                    : l.reversed
+                      ? 'against the motor'
+                      : 'with the motor'}
               </td>
               <td className={cell}>{rpm(l.bottomRpm)}</td>
               <td className={cell}>{rpm(l.topRpm)}</td>
@@ -92,9 +99,12 @@ function ChangeOverCard({ lines }: { lines: readonly ChangeOverLine[] }) {
         </tbody>
       </table>
       <p className="mt-1 text-[15px] text-ink-2">
-        Seen from where you stand at the headstock, both shafts from the same end. Ramps: the shortest with the heaviest
-        thing on the spindle, up on rated torque, down without a resistor, to the top speed or its mark. Expected
-        without load; a reading more than a few per cent off means a wrong position, a slipping belt or a wrong plate.
+        {lines.some((l) => l.sense !== undefined)
+          ? 'Turns as you face the spindle’s nose, forward on the switch.'
+          : 'With or against the motor, both seen from the same end; the survey asks where its shaft points.'}{' '}
+        Ramps: the shortest with the heaviest thing on the spindle, up on rated torque, down without a resistor, to the
+        top speed or its mark. Expected without load; a reading more than a few per cent off means a wrong position, a
+        slipping belt or a wrong plate.
       </p>
     </div>
   )

@@ -8,6 +8,7 @@ import { goToField } from '../../parts/goToField'
 import { JobTable } from './JobTable'
 import { PositionTable } from './PositionTable'
 
+const TrainSheet = lazy(() => import('./TrainSheet').then((m) => ({ default: m.TrainSheet })))
 const SpeedMapSheet = lazy(() => import('./SpeedMapSheet').then((m) => ({ default: m.SpeedMapSheet })))
 const SearchSheet = lazy(() => import('./SearchSheet').then((m) => ({ default: m.SearchSheet })))
 const MachineCards = lazy(() => import('./MachineCards').then((m) => ({ default: m.MachineCards })))
@@ -30,6 +31,7 @@ export function SpeedsStage() {
         lead="What the spindle can do on each belt position, and the work you want from it."
         sections={[
           { id: 'ladder', name: 'Ladder' },
+          { id: 'train', name: 'Train' },
           { id: 'map', name: 'Speed map' },
           { id: 'search', name: 'Search' },
           { id: 'cards', name: 'Cards' },
@@ -63,6 +65,9 @@ export function SpeedsStage() {
       {jobs.length > 0 && <JobTable />}
       {positions.length > 0 && (
         <>
+          <WhenSeen id="train" height={330}>
+            <TrainSheet />
+          </WhenSeen>
           <WhenSeen id="map" height={560}>
             <SpeedMapSheet />
           </WhenSeen>

@@ -1,4 +1,4 @@
-import { isPlainBelt, set, type Position } from '@zesty/core'
+import { isBelt, set, type Position } from '@zesty/core'
 import { ChevronDown, Plus, X } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
@@ -12,7 +12,7 @@ import { BeltSheet } from './BeltSheet'
 import { withItem, withoutItem } from './listEdits'
 import { TrainDrawing } from './TrainDrawing'
 
-const SideView = lazy(() => import('./SideView').then((m) => ({ default: m.SideView })))
+const SideView = lazy(() => import('../../parts/SideView').then((m) => ({ default: m.SideView })))
 
 /** Every way the belts and gears can stand, from motor shaft to spindle. */
 export function Belts() {
@@ -131,7 +131,7 @@ function PositionRow({ position, index }: { position: Position; index: number })
 /** The train to scale, with what was measured of its belts; opened by who wants it. */
 function AsItLies({ position, path }: { position: Position; path: string }) {
   const [open, setOpen] = useState(false)
-  const belts = position.stages.flatMap((stage, i) => (isPlainBelt(stage.kind) ? [{ stage, i }] : []))
+  const belts = position.stages.flatMap((stage, i) => (isBelt(stage.kind) ? [{ stage, i }] : []))
   if (belts.length === 0) return null
   return (
     <div className="flex flex-col gap-2 md:col-span-3">
@@ -150,7 +150,13 @@ function AsItLies({ position, path }: { position: Position; path: string }) {
       )}
       {open &&
         belts.map(({ stage, i }) => (
-          <BeltSheet key={i} at={`${path}.stages.${i}`} id={`position.${position.id}.belt${i + 1}`} stage={stage} />
+          <BeltSheet
+            key={i}
+            at={`${path}.stages.${i}`}
+            id={`position.${position.id}.belt${i + 1}`}
+            stage={stage}
+            first={i === 0}
+          />
         ))}
     </div>
   )

@@ -1,7 +1,7 @@
 import { hazards, set, type Hazard } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
 import { useChange, usePlan } from '../../conversion/openPlan'
-import { SelectField } from '../../parts/ChoiceField'
+import { ChoiceField, SelectField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { WordsField } from '../../parts/WordsField'
 
@@ -17,6 +17,10 @@ export function MachineSheet() {
         <SelectField path="survey.machineKind" />
         <SelectField path="survey.spindleNose" />
         <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />
+        <div className="col-span-full grid gap-x-3 gap-y-2.5 sm:grid-cols-2">
+          <ChoiceField path="survey.motorFaces" />
+          <ChoiceField path="survey.forward" />
+        </div>
         <Hazards />
         {survey.spindleNose === 'threaded' && (
           <QuantityField path="survey.seatTorqueNm" placeholder="not measured" wide />

@@ -1,0 +1,79 @@
+import { leadsSwapped, senses, spindleSense } from '@zesty/core'
+import { ToggleGroup } from 'radix-ui'
+import { useState } from 'react'
+import { useEvaluation, usePlan } from '../../conversion/openPlan'
+import { FigureTable } from '../../parts/FigureTable'
+import { goToField } from '../../parts/goToField'
+import { SideView } from '../../parts/SideView'
+
+/** The train of one position as it stands: to scale, with speeds and senses of its shafts. */
+export function TrainSheet() {
+  const plan = usePlan()
+  const { positions } = useEvaluation()
+  const [chosen, setChosen] = useState<string>()
+  const shown = positions.find((p) => p.id === chosen) ?? positions.find((p) => p.main) ?? positions[0]
+  const index = plan.survey.positions.findIndex((p) => p.id === shown?.id)
+  const position = plan.survey.positions[index]
+  if (!shown || !position) return null
+  const sense = spindleSense(plan, shown.reversed)
+  const swapped = leadsSwapped(plan, shown.reversed)
+  return (
+    <section className="sheet mt-4" aria-labelledby="train">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="train" tabIndex={-1} className="h-part">
+          The train, to scale
+        </h2>
+        {positions.length > 1 && (
+          <ToggleGroup.Root
+            type="single"
+            value={shown.id}
+            aria-label="Position drawn"
+            className="flex flex-wrap gap-1.5"
+            onValueChange={(id) => id !== '' && setChosen(id)}
+          >
+            {positions.map((p) => (
+              <ToggleGroup.Item
+                key={p.id}
+                value={p.id}
+                className="min-h-11 rounded-md border border-edge bg-card px-3 text-[15px] font-medium data-[state=on]:border-blue data-[state=on]:bg-blue data-[state=on]:text-card"
+              >
+                {p.name}
+              </ToggleGroup.Item>
+            ))}
+          </ToggleGroup.Root>
+        )}
+      </div>
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
+        <SideView key={position.id} position={position} path={`survey.positions.${index}`} />
+        <div className="flex flex-col gap-2">
+          <FigureTable
+            heading={`On ${shown.name}`}
+            rows={[
+              { id: shown.speedRatio, label: 'Spindle per motor turn' },
+              { id: `position.${shown.id}.efficiency`, label: 'Of the power arrives' },
+              { id: shown.baseRpm, label: 'Spindle at base hertz' },
+              { id: shown.torqueNm, label: 'Torque to base' },
+            ]}
+          />
+          {sense === undefined ? (
+            <div className="text-[15px]">
+              <p>Which way the spindle turns is not known before the motor’s shaft has a direction.</p>
+              <button
+                type="button"
+                className="min-h-11 font-semibold text-blue underline underline-offset-4"
+                onClick={() => goToField('survey.motorFaces')}
+              >
+                Say where it points
+              </button>
+            </div>
+          ) : (
+            <p className="text-[15px]">
+              With its leads in order the spindle turns <b>{senses[sense].toLowerCase()}</b> as you face its nose.{' '}
+              {swapped === undefined ? '' : swapped ? 'For forward, two of them are swapped.' : 'That is forward.'}
+            </p>
+          )}
+        </div>
+      </div>
+    </section>
+  )
+}
