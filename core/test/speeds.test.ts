@@ -188,7 +188,7 @@ describe('a belt that was measured', () => {
 
 describe('direction as you face the spindle’s nose', () => {
   const senses = (...patch: Change[]) => {
-    const plan = lathe(...patch)
+    const plan = lathe(set('survey.motorFaces', undefined), set('survey.forward', undefined), ...patch)
     return changeOver(plan, evaluate(plan)).map((l) => l.sense)
   }
   // Taking one pair of gears out turns the spindle of C back.

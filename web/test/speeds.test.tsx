@@ -54,13 +54,21 @@ describe('the speed map in words', () => {
 })
 
 describe('cards for the machine', () => {
-  test('a worm’s sense is not known, a gear turns it', () => {
-    show(
-      <MachineCards />,
-      lathe(set('survey.positions.0.stages.0.kind', 'worm'), set('survey.positions.1.stages.0.kind', 'crossed-belt')),
-    )
+  const crossed = [
+    set('survey.positions.0.stages.0.kind', 'worm'),
+    set('survey.positions.1.stages.0.kind', 'crossed-belt'),
+  ]
+  test('a worm’s sense is not known, a crossed belt turns it', () => {
+    show(<MachineCards />, lathe(...crossed, set('survey.motorFaces', undefined)))
     expect(screen.getByRole('row', { name: /^A not known/ })).toBeTruthy()
     expect(screen.getByRole('row', { name: /^B used most against the motor/ })).toBeTruthy()
+    expect(screen.getByRole('row', { name: /^C, back gear with the motor/ })).toBeTruthy()
+  })
+  test('once it is known where the motor points, as you face the nose, forward where it is used most', () => {
+    show(<MachineCards />, lathe(...crossed, set('survey.motorFaces', 'other')))
+    expect(screen.getByRole('row', { name: /^A not known/ })).toBeTruthy()
+    expect(screen.getByRole('row', { name: /^B used most counter-clockwise/ })).toBeTruthy()
+    expect(screen.getByRole('row', { name: /^C, back gear clockwise/ })).toBeTruthy()
   })
   test('surface speed at a diameter; what does not read is said', () => {
     show(<MachineCards />, lathe())
