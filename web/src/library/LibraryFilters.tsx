@@ -1,6 +1,7 @@
-import { parseQuantity, printQuantity, type PlateItem } from '@zesty/core'
-import { useId, useState } from 'react'
+import type { PlateItem } from '@zesty/core'
+import { useId } from 'react'
 import { useUnits } from '../conversion/openPlan'
+import { AmountField } from '../parts/LooseField'
 import { plateColumns, plateFilters, type PlateKind } from './plateColumns'
 
 export interface Filters {
@@ -24,6 +25,7 @@ export function LibraryFilters({
   onChange: (filters: Filters) => void
 }) {
   const id = useId()
+  const [least, most] = examples[useUnits()]
   return (
     <div role="search" aria-label={`Search the ${kind}s`} className="flex flex-wrap items-start gap-3">
       <div className="flex min-w-[200px] flex-1 flex-col gap-0.5">
@@ -58,60 +60,24 @@ export function LibraryFilters({
           </label>
         )
       })}
-      <PowerField
+      <AmountField
         label="Power from"
-        example={0}
+        dimension="power"
+        className="w-[124px]"
+        placeholder={least}
         value={filters.leastW}
-        onChange={(leastW) => onChange({ ...filters, leastW })}
+        onRead={(leastW) => onChange({ ...filters, leastW })}
       />
-      <PowerField
+      <AmountField
         label="Power to"
-        example={1}
+        dimension="power"
+        className="w-[124px]"
+        placeholder={most}
         value={filters.mostW}
-        onChange={(mostW) => onChange({ ...filters, mostW })}
+        onRead={(mostW) => onChange({ ...filters, mostW })}
       />
     </div>
   )
 }
 
 const examples = { metric: ['0.75 kW', '2.2 kW'], imperial: ['1 hp', '3 hp'] } as const
-
-function PowerField({
-  label,
-  example,
-  value,
-  onChange,
-}: {
-  label: string
-  example: 0 | 1
-  value: number | undefined
-  onChange: (watts: number | undefined) => void
-}) {
-  const units = useUnits()
-  const [text, setText] = useState(value === undefined ? '' : printQuantity({ value, dimension: 'power' }, units))
-  const [message, setMessage] = useState<string>()
-  const read = (typed: string) => {
-    setText(typed)
-    const parsed = typed.trim() === '' ? undefined : parseQuantity(typed, 'power', units)
-    setMessage(parsed && !parsed.ok ? parsed.message : undefined)
-    onChange(parsed?.ok ? parsed.value : undefined)
-  }
-  return (
-    <label className="flex w-[124px] flex-col gap-0.5">
-      <span className="label">{label}</span>
-      <input
-        className="field"
-        value={text}
-        placeholder={examples[units][example]}
-        aria-invalid={message !== undefined}
-        autoComplete="off"
-        onChange={(e) => read(e.target.value)}
-      />
-      {message && (
-        <span role="alert" className="text-[14px] leading-tight font-medium text-oxide">
-          {message}
-        </span>
-      )}
-    </label>
-  )
-}

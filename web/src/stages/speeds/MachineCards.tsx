@@ -1,6 +1,5 @@
 import {
   changeOver,
-  parseQuantity,
   printNumber,
   printQuantity,
   senses,
@@ -12,6 +11,7 @@ import {
 import { Download, Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
+import { AmountField } from '../../parts/LooseField'
 import { saveFile } from '../../parts/saveFile'
 
 /** The cards that hang at the machine: what changes with the belt, and rpm at each hertz. Print gives these alone. */
@@ -125,30 +125,21 @@ function chartHertz({ figures }: Evaluation): number[] {
 
 function SpeedChartCard({ evaluation, name }: { evaluation: Evaluation; name: string }) {
   const units = useUnits()
-  const [text, setText] = useState('')
-  const parsed = text.trim() === '' ? undefined : parseQuantity(text, 'length', units)
-  const diameterMm = parsed?.ok && parsed.value > 0 ? parsed.value : undefined
+  const [typedMm, setDiameterMm] = useState<number>()
+  const diameterMm = typedMm === 0 ? undefined : typedMm
   const chart = speedChart(evaluation, chartHertz(evaluation), diameterMm)
   if (chart.rows.length === 0 || chart.positions.length === 0) return null
   return (
     <div className="mt-4">
       <div className="flex flex-wrap items-end gap-3">
         <h3 className="label flex-1 py-1">Speed chart: spindle rpm at each hertz, no load</h3>
-        <label className="flex w-[200px] flex-col gap-0.5 print:hidden">
-          <span className="label">Surface speed at diameter</span>
-          <input
-            className="field"
-            value={text}
-            placeholder={units === 'metric' ? '50 mm' : '2 in'}
-            aria-invalid={parsed?.ok === false}
-            onChange={(e) => setText(e.target.value)}
-          />
-          {parsed && !parsed.ok && (
-            <span role="alert" className="text-[14px] leading-tight font-medium text-oxide">
-              {parsed.message}
-            </span>
-          )}
-        </label>
+        <AmountField
+          label="Surface speed at diameter"
+          dimension="length"
+          className="w-[200px] print:hidden"
+          placeholder={units === 'metric' ? '50 mm' : '2 in'}
+          onRead={setDiameterMm}
+        />
         <button
           type="button"
           className="btn btn-quiet print:hidden"

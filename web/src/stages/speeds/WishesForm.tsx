@@ -1,6 +1,5 @@
-import { parseQuantity, searchKeys, type Dimension, type SearchKey, type Wishes } from '@zesty/core'
-import { useId, useState } from 'react'
-import { useUnits } from '../../conversion/openPlan'
+import { searchKeys, type SearchKey, type Wishes } from '@zesty/core'
+import { AmountField } from '../../parts/LooseField'
 
 const keeps = [
   ['keepMotor', 'Keep the motor'],
@@ -44,71 +43,25 @@ export function WishesForm({ wishes, onChange }: { wishes: Wishes; onChange: (wi
             ))}
           </select>
         </label>
-        <Amount
+        <AmountField
           label="Budget"
           dimension="money"
           placeholder="no limit"
           onRead={(budget) => onChange({ ...wishes, budget })}
         />
-        <Amount
+        <AmountField
           label="A pair of pulleys and belt"
           dimension="money"
           placeholder="not known"
           onRead={(pulleyPrice) => onChange({ ...wishes, pulleyPrice })}
         />
-        <Amount
+        <AmountField
           label="Room for the motor"
           dimension="length"
           placeholder="no limit"
           onRead={(roomMm) => onChange({ ...wishes, roomMm })}
         />
       </div>
-    </div>
-  )
-}
-
-/** An amount that may be left out; what does not read is said here and not asked. */
-function Amount({
-  label,
-  dimension,
-  placeholder,
-  onRead,
-}: {
-  label: string
-  dimension: Dimension
-  placeholder: string
-  onRead: (value: number | undefined) => void
-}) {
-  const units = useUnits()
-  const id = useId()
-  const [text, setText] = useState('')
-  const [message, setMessage] = useState<string>()
-  return (
-    <div className="flex flex-col gap-0.5">
-      <label className="label" htmlFor={id}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field"
-        value={text}
-        placeholder={placeholder}
-        autoComplete="off"
-        aria-invalid={message !== undefined}
-        onChange={(e) => {
-          const typed = e.target.value
-          setText(typed)
-          const read = typed.trim() === '' ? undefined : parseQuantity(typed, dimension, units)
-          const bad = read && (!read.ok || read.value < 0)
-          setMessage(bad ? (read.ok ? 'Not below nothing.' : read.message) : undefined)
-          onRead(read?.ok && !bad ? read.value : undefined)
-        }}
-      />
-      {message && (
-        <span role="alert" className="text-[14px] leading-tight font-medium text-oxide">
-          {message}
-        </span>
-      )}
     </div>
   )
 }

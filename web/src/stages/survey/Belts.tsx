@@ -1,5 +1,5 @@
 import { isBelt, set, type Position } from '@zesty/core'
-import { ChevronDown, Plus, X } from 'lucide-react'
+import { ChevronDown, Layers, Plus, X } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
@@ -12,6 +12,7 @@ import { BeltSheet } from './BeltSheet'
 import { withItem, withoutItem } from './listEdits'
 import { TrainDrawing } from './TrainDrawing'
 
+const StepSheet = lazy(() => import('./StepSheet').then((m) => ({ default: m.StepSheet })))
 const SideView = lazy(() => import('../../parts/SideView').then((m) => ({ default: m.SideView })))
 
 /** Every way the belts and gears can stand, from motor shaft to spindle. */
@@ -19,6 +20,7 @@ export function Belts() {
   const plan = usePlan()
   const change = useChange()
   const { positions } = plan.survey
+  const [steps, setSteps] = useState(false)
   const add = () => {
     const letter = String.fromCharCode(65 + (positions.length % 26))
     change(
@@ -39,10 +41,21 @@ export function Belts() {
           <PositionRow key={p.id} position={p} index={i} />
         ))}
       </ul>
-      <button type="button" className="btn mt-2" onClick={add}>
-        <Plus size={18} aria-hidden="true" />{' '}
-        {positions.length === 0 ? 'Add the first belt position' : 'Another position'}
-      </button>
+      {steps ? (
+        <Suspense fallback={null}>
+          <StepSheet onDone={() => setSteps(false)} />
+        </Suspense>
+      ) : (
+        <div className="mt-2 flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={add}>
+            <Plus size={18} aria-hidden="true" />{' '}
+            {positions.length === 0 ? 'Add the first belt position' : 'Another position'}
+          </button>
+          <button type="button" className="btn" onClick={() => setSteps(true)}>
+            <Layers size={18} aria-hidden="true" /> From step pulleys
+          </button>
+        </div>
+      )}
     </section>
   )
 }

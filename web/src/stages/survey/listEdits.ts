@@ -1,10 +1,17 @@
-import { set, type Patch, type Plan } from '@zesty/core'
+import { set, type Patch, type Plan, type Position } from '@zesty/core'
 
 type ListName = 'positions' | 'jobs' | 'holders'
 
 /** The list with one item more. */
 export const withItem = <L extends ListName>({ survey }: Plan, list: L, item: Plan['survey'][L][number]): Patch => [
   set(`survey.${list}`, [...survey[list], item]),
+]
+
+/** Other positions in place of all there are; what named one of those no longer does. */
+export const withPositions = ({ survey }: Plan, positions: readonly Position[]): Patch => [
+  set('survey.positions', positions),
+  set('survey.mainPositionId', undefined),
+  ...survey.jobs.flatMap((job, i) => (job.positionId ? [set(`survey.jobs.${i}.positionId`, undefined)] : [])),
 ]
 
 /** The list without one item; what named a position that goes away no longer does. */
