@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fieldLines } from './fieldLines'
+import { quickInput } from './quickInput'
 
 /** One thing wrong with an input: where, what, and what would have been right. */
 export interface Fault {
@@ -53,16 +54,23 @@ export function rule<I extends z.ZodObject, O extends z.ZodObject>(definition: R
     )
     return takes.get(field.replace(/\[\d+\]/g, '[]'))
   }
+  const quick = quickInput(definition.input)
   return {
     ...definition,
     run: (input) => {
-      const parsed = definition.input.safeParse(input)
-      if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, input, permitted) }
-      const result = definition.compute(parsed.data)
+      let read = quick(input)
+      if (read === undefined) {
+        const parsed = definition.input.safeParse(input)
+        if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, input, permitted) }
+        read = parsed.data
+      }
+      const result = definition.compute(read)
       if (result instanceof Refusal) return { ok: false, faults: [{ field: result.field, message: result.message }] }
-      const unbounded = Object.entries(result).find(([, v]) => typeof v === 'number' && !Number.isFinite(v))
-      if (unbounded)
-        return { ok: false, faults: [{ field: '', message: `these inputs give no finite ${unbounded[0]}` }] }
+      for (const key in result) {
+        const value = (result as Record<string, unknown>)[key]
+        if (typeof value === 'number' && !Number.isFinite(value))
+          return { ok: false, faults: [{ field: '', message: `these inputs give no finite ${key}` }] }
+      }
       return { ok: true, value: result }
     },
   }
