@@ -148,6 +148,8 @@ describe('each mistake is found', () => {
       'watch',
       belt({ kind: 'timing-belt', section: 'tooth-l', driverMm: 13, drivenMm: 72, centreMm: 150 }),
     ],
+    ['spindle.shakes', 'watch', [set('survey.positions.1.shakesHz', 31)]],
+    ['spindle.shakes', 'note', [set('survey.positions.1.stiffnessNmPerRad', 2000), set('motor.rotorKgM2', 0.005)]],
     ['spindle.sense', 'note', [set('survey.motorFaces', 'same'), set('survey.forward', 'counter-clockwise')]],
     [
       'spindle.other-way',

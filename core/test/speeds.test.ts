@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { evaluate } from '../src/evaluate/evaluate'
 import { numberOf } from '../src/evaluate/figure'
 import { applyPatch, set, type Change, type Job, type Patch, type Plan, type Stage } from '../src/plan'
+import { sayText } from '../src/quantities'
 import { changeOver, coverage, isCovered, jobOn, speedChart, speedChartCsv, speedMap, type Wanted } from '../src/speeds'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
@@ -211,6 +212,35 @@ describe('direction as you face the spindle’s nose', () => {
       'counter-clockwise',
       'clockwise',
     ])
+  })
+})
+
+describe('where the train shakes', () => {
+  const evaluated = (...patch: Change[]) => evaluate(lathe(...patch))
+  test('the heaviest thing on the spindle is felt at the motor by the square of the ratio', () => {
+    const { figures } = evaluated()
+    const onSpindle = figures['stop.inertia']?.value ?? 0
+    expect(figures['position.b.feltInertia']?.value).toBeCloseTo(onSpindle * (90 / 224) ** 2, 9)
+  })
+  test('twist and inertia tell where it swings, and at which hertz the motor shakes it', () => {
+    const { figures } = evaluated(set('survey.positions.1.stiffnessNmPerRad', 2000), set('motor.rotorKgM2', 0.005))
+    const load = figures['stop.inertia']?.value ?? 0
+    const rotor = 0.005 * (224 / 90) ** 2
+    const swings = Math.sqrt((2000 * (rotor + load)) / (rotor * load)) / (2 * Math.PI)
+    expect(figures['position.b.swings']?.value).toBeCloseTo(swings, 6)
+    // Four poles: the motor turns half as often as the hertz.
+    expect(figures['position.b.shakenHz']?.value).toBeCloseTo(2 * swings, 6)
+  })
+  test('a band that was found is what counts, and is covered once the drive skips it', () => {
+    const found = [set('survey.positions.1.shakesHz', 31)]
+    const finding = (...more: Change[]) =>
+      evaluated(...found, ...more).findings.find((f) => f.id === 'spindle.shakes/b')
+    expect(sayText(finding()?.says ?? []).replace(/\s/g, ' ')).toMatch(
+      /^Around 31 Hz, about 373\.7 rpm at the spindle: to be passed through from 27\.9 Hz to 34\.1 Hz/,
+    )
+    expect(finding(set('settings.inDrive.skipHz', 31), set('settings.inDrive.skipBandHz', 1))).toBeDefined()
+    expect(finding(set('settings.inDrive.skipHz', 31), set('settings.inDrive.skipBandHz', 3.1))).toBeUndefined()
+    expect(finding(set('settings.chosen.maximumHz', 25))).toBeUndefined()
   })
 })
 

@@ -4,7 +4,7 @@ import { refuse, rule } from '../rules/rule'
 import { beltGeometry } from './beltLength'
 
 /** Halvings after which the interval is under a nanometre. */
-const HALVINGS = 80
+const HALVINGS = 52
 
 /** Centre distance at which a belt of known length fits two pulleys; the inverse of belt.length. */
 export const beltCentreDistance = rule({

@@ -7,6 +7,12 @@ const inertia = (of: string) => z.number().gt(0).max(1e5).describe(`kg m2, ${of}
 /** Share of the resonance to either side that the drive is told to skip. */
 const SKIP = 0.1
 
+/** The band about a frequency that is passed through without staying, Hz. */
+export const skipBand = (hz: number): { fromHz: number; toHz: number } => ({
+  fromHz: (1 - SKIP) * hz,
+  toHz: (1 + SKIP) * hz,
+})
+
 /** Frequency at which motor and load shake against each other through belt or shaft. */
 export const drivetrainResonance = rule({
   id: 'drivetrain.resonance',
@@ -26,6 +32,7 @@ export const drivetrainResonance = rule({
   example: { stiffnessNmPerRad: 400, inertiaMotorKgM2: 0.005, inertiaLoadKgM2: 0.03 },
   compute: ({ stiffnessNmPerRad, inertiaMotorKgM2: j1, inertiaLoadKgM2: j2 }) => {
     const frequencyHz = Math.sqrt((stiffnessNmPerRad * (j1 + j2)) / (j1 * j2)) / (2 * Math.PI)
-    return { frequencyHz, skipFromHz: (1 - SKIP) * frequencyHz, skipToHz: (1 + SKIP) * frequencyHz }
+    const { fromHz, toHz } = skipBand(frequencyHz)
+    return { frequencyHz, skipFromHz: fromHz, skipToHz: toHz }
   },
 })

@@ -19,6 +19,7 @@ import { motorFacts } from './motorFacts'
 import { motorPhysics } from './motorPhysics'
 import { mountFacts } from './mountFacts'
 import { settingsFacts } from './settingsFacts'
+import { shakeFacts } from './shakeFacts'
 import { sizeUpReasons } from './sizing'
 import { sourceFacts } from './sourceFacts'
 import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
@@ -126,6 +127,7 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
     checks: plan.checks.secondHand === true ? checkFacts(plan, ledger, motor) : undefined,
     fastDelta: fastDeltaFacts(plan, ledger, motor, drive),
     torque: torqueSource(plan, ledger, library),
+    shakes: shakeFacts(ledger, motor, stop.inertia, speeds.positions),
     belts: beltFacts(plan, ledger, motor),
   }
   const findings = judge(facts)

@@ -11,6 +11,7 @@ import type { MotorFacts } from './motorFacts'
 import type { MotorPhysics } from './motorPhysics'
 import type { MountFacts } from './mountFacts'
 import type { SettingsFacts } from './settingsFacts'
+import type { ShakeFacts } from './shakeFacts'
 import type { SourceFacts } from './sourceFacts'
 import type { SpeedFacts } from './speedFacts'
 import type { StopFacts } from './stopFacts'
@@ -39,6 +40,8 @@ export interface Facts {
   /** Torque at the motor at any hertz, where enough is known. */
   torque: TorqueSource | undefined
   speeds: SpeedFacts
+  /** Where the train shakes, for the positions of which that is known. */
+  shakes: ShakeFacts[]
   /** Belts whose length or distance is known. */
   belts: BeltFacts[]
 }

@@ -119,7 +119,8 @@ export class Ledger {
       if (!isKnown(reading)) unknown.push(reading)
       else if (reading.restsOnTypical) restsOnTypical = true
     }
-    for (const [key, input] of Object.entries(inputs)) {
+    for (const key in inputs) {
+      const input = inputs[key]
       if (input === undefined) continue
       if (isRaw(input)) {
         values[key] = input.raw

@@ -53,6 +53,9 @@ export interface Judgement {
 const possible = ({ patch }: Remedy): boolean =>
   patch.every(({ path, value }) => value === undefined || fieldAt(path)?.schema.safeParse(value).success === true)
 
+/** Most judgements find nothing, at every keystroke. */
+const NONE: Finding[] = []
+
 /** Makes a judgement: where it stands, and the question it asks of the facts. */
 export function judgement(
   id: string,
@@ -64,7 +67,8 @@ export function judgement(
     id,
     judge: (facts) => {
       const verdicts = ask(facts)
-      return (Array.isArray(verdicts) ? verdicts : verdicts ? [verdicts] : []).map(
+      if (verdicts === undefined) return NONE
+      return (Array.isArray(verdicts) ? verdicts : [verdicts]).map(
         ({ about, remedies = [], figures = [], ...verdict }) => ({
           id: about === undefined ? id : `${id}/${about}`,
           stage,

@@ -13,6 +13,7 @@ import { mountFindings } from './mountFindings'
 import { pulleyFindings } from './pulleyFindings'
 import { senseFindings } from './senseFindings'
 import { settingFindings } from './settingFindings'
+import { shakeFindings } from './shakeFindings'
 import { sourceFindings } from './sourceFindings'
 import { speedFindings } from './speedFindings'
 import { startFindings } from './startFindings'
@@ -35,6 +36,7 @@ export const judgements = [
   ...pulleyFindings,
   ...speedFindings,
   ...senseFindings,
+  ...shakeFindings,
   ...stopFindings,
   ...startFindings,
   ...settingFindings,

@@ -163,6 +163,7 @@ export const motorSchema = z.strictObject({
     'The 10 of "10:1 CT", where the plate says so',
   ),
   cooling: choice('Cooling', coolings),
+  rotorKgM2: quantity('inertia', 'Inertia of the rotor', 1e-6, 10, 'From the data sheet'),
   leads: choice('Leads in the box', leadCounts),
   connection: choice('Links as they are', connections),
   winding: choice(

@@ -41,6 +41,8 @@ export const settingIds = Object.keys(settingFields) as SettingId[]
 /** Further settings a drive may hold, judged when typed but not on the card of fourteen. */
 export const furtherFields = {
   fixedStartHz: quantity('frequency', 'Fixed starting hertz', 0, 1500),
+  skipHz: quantity('frequency', 'Skipped, middle', 0.5, 1500, 'A band the drive passes through without staying'),
+  skipBandHz: quantity('frequency', 'Skipped, to each side', 0.1, 100),
   middleHz: quantity('frequency', 'V/f middle point, hertz', 0.5, 1500, 'Where the drive has one'),
   middleV: quantity('voltage', 'V/f middle point, volts', 0.5, 725, 'Where the drive has one'),
 } as const

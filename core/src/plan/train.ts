@@ -33,5 +33,13 @@ export const stageSchema = z.strictObject({
 export const positionSchema = z.strictObject({
   id,
   name: words('Belt position', 40),
+  shakesHz: quantity('frequency', 'Shakes around', 0.5, 1500, 'Hertz on the drive, found with the belt on'),
+  stiffnessNmPerRad: quantity(
+    'twist',
+    'Twist of the train',
+    1,
+    1e7,
+    'At the spindle, the motor held: torque over the angle it gives',
+  ),
   stages: z.array(stageSchema).max(8).meta({ label: 'Stages' }),
 })

@@ -174,6 +174,17 @@ export const dimensions = {
     digits: 3,
     decimals: 5,
   },
+  twist: {
+    called: 'a stiffness',
+    units: [
+      unit('N m/rad', 1, ['nm/rad']),
+      unit('N m/°', 180 / Math.PI, ['nm/deg', 'nm/°', 'n m/deg']),
+      unit('lbf ft/°', (NM_PER_LBF_FT * 180) / Math.PI, ['lbfft/deg', 'lb ft/deg', 'ftlb/deg']),
+    ],
+    shown: { metric: 'N m/°', imperial: 'lbf ft/°' },
+    digits: 3,
+    decimals: 1,
+  },
   time: {
     called: 'a time',
     units: [

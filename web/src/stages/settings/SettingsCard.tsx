@@ -36,6 +36,8 @@ export function SettingsCard() {
           <QuantityField path="settings.inDrive.middleHz" />
           <QuantityField path="settings.inDrive.middleV" />
           <QuantityField path="settings.inDrive.fixedStartHz" />
+          <QuantityField path="settings.inDrive.skipHz" />
+          <QuantityField path="settings.inDrive.skipBandHz" />
         </div>
       </details>
     </section>

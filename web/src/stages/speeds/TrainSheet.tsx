@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useEvaluation, usePlan } from '../../conversion/openPlan'
 import { FigureTable } from '../../parts/FigureTable'
 import { goToField } from '../../parts/goToField'
+import { QuantityField } from '../../parts/QuantityField'
 import { SideView } from '../../parts/SideView'
 
 /** The train of one position as it stands: to scale, with speeds and senses of its shafts. */
@@ -53,6 +54,21 @@ export function TrainSheet() {
               { id: `position.${shown.id}.efficiency`, label: 'Of the power arrives' },
               { id: shown.baseRpm, label: 'Spindle at base hertz' },
               { id: shown.torqueNm, label: 'Torque to base' },
+              {
+                id: `position.${shown.id}.feltInertia`,
+                label: 'Inertia felt at the motor',
+                note: 'of the heaviest that spins',
+              },
+              ...(position.stiffnessNmPerRad === undefined
+                ? []
+                : [
+                    { id: `position.${shown.id}.swings`, label: 'The train swings at' },
+                    {
+                      id: `position.${shown.id}.shakenHz`,
+                      label: 'Shaken by the motor at',
+                      note: 'hertz on the drive',
+                    },
+                  ]),
             ]}
           />
           {sense === undefined ? (
@@ -74,6 +90,18 @@ export function TrainSheet() {
           )}
         </div>
       </div>
+      <details className="mt-2">
+        <summary className="min-h-11 content-center font-semibold">Where {shown.name} shakes</summary>
+        <p className="lead mb-2">
+          A band found with the belt on counts most: note the hertz at the worst of it. Without one, twist and inertia
+          tell where it is likely.
+        </p>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <QuantityField path={`survey.positions.${index}.shakesHz`} placeholder="not found yet" />
+          <QuantityField path={`survey.positions.${index}.stiffnessNmPerRad`} placeholder="not measured" />
+          <QuantityField path="motor.rotorKgM2" placeholder="not known" />
+        </div>
+      </details>
     </section>
   )
 }
