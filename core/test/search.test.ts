@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { beltSections } from '../src/data/beltSections'
+import { beltLength } from '../src/drivetrain'
 import { evaluate } from '../src/evaluate/evaluate'
 import { readLibraryCsv, type LibraryItem } from '../src/library'
 import { applyPatch, planSchema, set, type Patch, type Plan } from '../src/plan'
@@ -66,6 +68,7 @@ describe('the search is exact', () => {
           everyJob: fc.boolean(),
           keepMotor: fc.boolean(),
           keepPulleys: fc.boolean(),
+          steps: fc.boolean(),
         }),
         fc.integer({ min: 5, max: 60 }),
         (wishes, trains) => {
@@ -169,5 +172,75 @@ describe('what it says', () => {
     const { value } = steps.next()
     expect([value.done, value.total]).toEqual([space.trains.length * 14, combinationsOf(space)])
     expect(steps.return(value).done).toBe(true)
+  })
+})
+
+describe('new pulleys', () => {
+  /** Whether the belt findings of a plan would stand in the way of these pulleys. */
+  const barred = (plan: Plan): boolean =>
+    evaluate(plan).findings.some((f) => /^belts\.(cannot-be|out-of-slot|small-pulley)\/position-b/.test(f.id))
+
+  test('are those, and all those, that a stock belt drives with the motor in its slot', () => {
+    const names = new Set(searchSpace(lathe(), [], wish()).trains.map((t) => t.name))
+    const sizes = [71, 80, 112, 160, 250, 400]
+    for (const driverMm of sizes)
+      for (const drivenMm of sizes) {
+        const stands = beltSections.sections.a.lengthsMm.some(
+          (beltMm) =>
+            !barred(
+              lathe(
+                set('survey.positions.1.stages.0.driverMm', driverMm),
+                set('survey.positions.1.stages.0.drivenMm', drivenMm),
+                set('survey.positions.1.stages.0.centreMm', undefined),
+                set('survey.positions.1.stages.0.beltMm', beltMm),
+              ),
+            ),
+        )
+        const name = `${driverMm} to ${drivenMm} mm`
+        expect([name, names.has(name)]).toEqual([name, stands])
+      }
+  })
+
+  const twoSteps = (...patch: Patch) =>
+    searchSpace(lathe(...patch), [], wish({ steps: true })).trains.filter((t) => t.pairs === 2)
+
+  test('two steps are served by one belt, and their ratios are well apart', () => {
+    const found = twoSteps()
+    expect(found.length).toBeGreaterThan(20)
+    for (const { positions } of found) {
+      const belts = new Set(positions.map((p) => p.position.stages[0]?.beltMm))
+      expect([belts.size, belts.has(undefined)]).toEqual([1, false])
+      const ratios = positions.filter((p) => p.position.stages.length === 1).map((p) => p.speedRatio)
+      expect(Math.max(...ratios) / Math.min(...ratios)).toBeGreaterThanOrEqual(1.25 - 1e-9)
+    }
+  })
+  test('where no slot is known, two steps want the same length at the same distance', () => {
+    const [first] = twoSteps(
+      ...[0, 1].flatMap((p) => [
+        set(`survey.positions.${p}.stages.0.slotLeastMm`, undefined),
+        set(`survey.positions.${p}.stages.0.slotMostMm`, undefined),
+      ]),
+    )
+    const lengths = first?.positions.flatMap(({ position: { stages } }) => {
+      const [belt] = stages
+      const sizes = [belt?.driverMm ?? 0, belt?.drivenMm ?? 0]
+      const lies = beltLength.run({ largeMm: Math.max(...sizes), smallMm: Math.min(...sizes), centreMm: 412 })
+      return lies.ok ? [lies.value.lengthMm] : []
+    })
+    expect(lengths?.length).toBeGreaterThan(1)
+    expect(Math.max(...(lengths ?? [])) / Math.min(...(lengths ?? []))).toBeLessThanOrEqual(1.01 + 1e-9)
+  })
+  test('two steps cost two pairs, and stand in the plan as they were found', () => {
+    const wishes = wish({ steps: true, keepMotor: true, keepDrive: true, first: 'torque', pulleyPrice: 60 })
+    const space = searchSpace(lathe(), [], wishes)
+    const steps = run(lathe(), { ...space, trains: space.trains.filter((t) => t.pairs === 2) }, wishes).best[0]
+    if (!steps) throw new Error('none found')
+    expect(steps.cost).toBe(120)
+    const taken = applyPatch(lathe(), takeFound(lathe(), steps))
+    expect(planSchema.safeParse(taken).success).toBe(true)
+    expect(taken.survey.positions).toHaveLength(steps.train.positions.length)
+    expect(evaluate(taken).findings.filter((f) => /^belts\.(cannot-be|out-of-slot|small-pulley)/.test(f.id))).toEqual(
+      [],
+    )
   })
 })

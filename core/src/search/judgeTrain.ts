@@ -1,7 +1,8 @@
 import { jobOn, spindleAt, type Given, type JobOn, verdictRank, type Wanted } from '../speeds'
 import { bitOf, bits, halfOf, HALVES } from './jobMask'
 import type { Ranked } from './rank'
-import type { SearchSpace, TrainPosition } from './space'
+import type { SearchSpace } from './space'
+import type { TrainPosition } from './trains'
 import type { Variant } from './variant'
 
 /** Trains as the places of their positions among all ways that differ. */

@@ -4,7 +4,8 @@ import type { Plan } from '../plan'
 import type { Wanted } from '../speeds'
 import { JobTables, TrainJudge, wayIndex } from './judgeTrain'
 import { firstDifference as differsIn, ranking, type Ranked } from './rank'
-import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace, type TrainChoice } from './space'
+import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace } from './space'
+import type { TrainChoice } from './trains'
 import { pairing, type Unfit, type Variant } from './variant'
 import type { Wishes } from './wishes'
 
@@ -68,7 +69,7 @@ function costOf(motor: MotorChoice, drive: DriveChoice, train: TrainChoice, wish
   const prices = [
     motor.own ? 0 : motor.plate.price,
     drive.own ? 0 : drive.plate.price,
-    train.own ? 0 : wishes.pulleyPrice,
+    train.own ? 0 : wishes.pulleyPrice === undefined ? undefined : train.pairs * wishes.pulleyPrice,
   ]
   return prices.reduce<number | undefined>((sum, p) => (sum === undefined || p === undefined ? undefined : sum + p), 0)
 }

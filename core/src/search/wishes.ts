@@ -18,12 +18,14 @@ export const wishesSchema = z.strictObject({
   keepPulleys: z.boolean(),
   /** True where pulleys can be turned to size, not only had in the preferred diameters. */
   machined: z.boolean(),
+  /** True where step pulleys of two, with one belt, may be had; of stock sizes. */
+  steps: z.boolean(),
   /** True where a way that loses a job is no way. */
   everyJob: z.boolean(),
   /** True where the breaker must carry it. */
   withinBreaker: z.boolean(),
   budget: z.number().min(0).max(1e7).optional(),
-  /** Of a new pair of pulleys with its belt. */
+  /** Of a new pair of pulleys with its belt; two steps are two pairs. */
   pulleyPrice: z.number().min(0).max(1e6).optional(),
   /** Most length over all that a motor may have, mm. */
   roomMm: z.number().gt(0).max(5000).optional(),
@@ -37,6 +39,7 @@ export const usualWishes: Wishes = {
   keepDrive: false,
   keepPulleys: false,
   machined: false,
+  steps: false,
   everyJob: false,
   withinBreaker: true,
   first: 'jobs',

@@ -8,6 +8,7 @@ const keeps = [
   ['everyJob', 'Every job must be done'],
   ['withinBreaker', 'Within the breaker there is'],
   ['machined', 'Pulleys may be turned, every 5 mm'],
+  ['steps', 'Two steps on one belt, of stock sizes'],
 ] as const satisfies readonly (readonly [keyof Wishes, string])[]
 
 /** What the search may change, and what it must keep to. */

@@ -1,0 +1,195 @@
+import { beltProfile } from '../data/beltProfile'
+import { preferredDiameters } from '../data/preferredDiameters'
+import {
+  beltCentreDistance,
+  beltGeometry,
+  drivetrainEfficiency,
+  isPlainBelt,
+  pulleysOverlap,
+  ratioStages,
+  trainRatio,
+  trainStages,
+} from '../drivetrain'
+import type { Plan, Position, Stage } from '../plan'
+import { Refusal } from '../rules/rule'
+import type { Wishes } from './wishes'
+
+export interface TrainPosition {
+  position: Position
+  speedRatio: number
+  efficiency: number
+}
+
+/** A set of belt positions that are there together. */
+export interface TrainChoice {
+  name: string
+  own: boolean
+  /** New pairs of pulleys that it takes. */
+  pairs: number
+  positions: TrainPosition[]
+}
+
+/** Turned to size, a pulley is tried at every so many millimetres. */
+const MACHINED_STEP_MM = 5
+
+/** Two steps are worth having where their ratios differ by this much. */
+const APART = 1.25
+
+/** Share of its length by which one belt serves two steps at one distance, where no slot is known. */
+const ONE_BELT = 0.01
+
+/** A new pair of pulleys in the place of the belt there is, and the stock belts that fit it. */
+interface Pair {
+  driverMm: number
+  drivenMm: number
+  /** Pitch lengths with which the motor stands in its slot; nothing where slot or stock is not known. */
+  beltsMm: number[] | undefined
+  /** One for each train of gears behind the belt. */
+  positions: TrainPosition[]
+}
+
+/** The pulleys there are, and every pair, or two steps, that could take their place. */
+export function trainChoices(plan: Plan, wishes: Wishes): TrainChoice[] {
+  const { positions } = plan.survey
+  const own = positions.flatMap((p) => asTrain(p) ?? [])
+  const there: TrainChoice[] =
+    own.length > 0 ? [{ name: 'The pulleys there are', own: true, pairs: 0, positions: own }] : []
+  const belted = positions.filter((p) => isPlainBelt(p.stages[0]?.kind))
+  const pattern = belted[0]?.stages[0]
+  if (wishes.keepPulleys || !pattern) return there
+  // The gears behind the belt stay: a back gear goes with any pair of pulleys.
+  const tails = [...new Map(belted.map((p) => [JSON.stringify(p.stages.slice(1)), p.stages.slice(1)])).values()]
+  const smallest = smallestPulley(pattern, belted)
+  const pairsOf = (sizes: readonly number[]): Pair[] =>
+    sizes.flatMap((driverMm) => sizes.flatMap((drivenMm) => newPair(pattern, driverMm, drivenMm, tails) ?? []))
+  const stock = preferredDiameters.mm.filter((mm) => mm >= smallest)
+  const stockPairs = pairsOf(stock)
+  const pairs = wishes.machined ? pairsOf(machinedSizes().filter((mm) => mm >= smallest)) : stockPairs
+  return [
+    ...there,
+    ...pairs.map(({ driverMm, drivenMm, positions: made }): TrainChoice => ({
+      name: `${driverMm} to ${drivenMm} mm`,
+      own: false,
+      pairs: 1,
+      positions: made,
+    })),
+    ...(wishes.steps ? twoSteps(pattern, stockPairs) : []),
+  ]
+}
+
+/** The smallest pulley that the belt stands; where its section is not known, the smallest that it runs on now. */
+function smallestPulley(pattern: Stage, belted: readonly Position[]): number {
+  const profile = pattern.section === undefined ? undefined : beltProfile(pattern.section)
+  if (pattern.kind === 'v-belt' && profile?.form === 'v') return profile.section.smallestMm
+  if (pattern.kind === 'poly-v' && profile?.form === 'rib') return profile.profile.smallestMm
+  return Math.min(...belted.flatMap(({ stages: [s] }) => [s?.driverMm ?? Infinity, s?.drivenMm ?? Infinity]))
+}
+
+function machinedSizes(): number[] {
+  const { mm } = preferredDiameters
+  const [least, most] = [mm[0], mm[mm.length - 1] ?? mm[0]]
+  return Array.from(
+    { length: Math.floor((most - least) / MACHINED_STEP_MM) + 1 },
+    (_, i) => least + i * MACHINED_STEP_MM,
+  )
+}
+
+/** A pair in the place of the pattern; undefined where it cannot stand there. */
+function newPair(pattern: Stage, driverMm: number, drivenMm: number, tails: readonly Stage[][]): Pair | undefined {
+  const beltsMm = fittingBelts(pattern, driverMm, drivenMm)
+  if (beltsMm?.length === 0) return undefined
+  const { centreMm } = pattern
+  if (
+    !beltsMm &&
+    centreMm !== undefined &&
+    pulleysOverlap(Math.max(driverMm, drivenMm), Math.min(driverMm, drivenMm), centreMm)
+  )
+    return undefined
+  const name = `${driverMm} to ${drivenMm} mm`
+  const positions = tails.flatMap((tail, i) => {
+    const stages = [newBelt(pattern, driverMm, drivenMm, beltsMm?.[0]), ...tail]
+    return (
+      asTrain({ id: `new-${driverMm}-${drivenMm}-${i}`, name: tail.length === 0 ? name : `${name}, geared`, stages }) ??
+      []
+    )
+  })
+  return positions.length === tails.length ? { driverMm, drivenMm, beltsMm, positions } : undefined
+}
+
+/** What is known of the place stays; what was measured of the old belt says nothing of a new one. */
+function newBelt(pattern: Stage, driverMm: number, drivenMm: number, beltMm: number | undefined): Stage {
+  const { kind, section, centreMm, slotLeastMm, slotMostMm } = pattern
+  const stage: Stage = { kind, driverMm, drivenMm }
+  if (section !== undefined) stage.section = section
+  if (beltMm !== undefined) stage.beltMm = beltMm
+  else if (centreMm !== undefined) stage.centreMm = centreMm
+  if (slotLeastMm !== undefined) stage.slotLeastMm = slotLeastMm
+  if (slotMostMm !== undefined) stage.slotMostMm = slotMostMm
+  return stage
+}
+
+/** Stock V-belts with which the motor stands in its slot, the nearest to its middle first; undefined where slot or section is not known. */
+function fittingBelts(pattern: Stage, driverMm: number, drivenMm: number): number[] | undefined {
+  const { kind, section, slotLeastMm, slotMostMm } = pattern
+  const profile = section === undefined ? undefined : beltProfile(section)
+  if (kind !== 'v-belt' || profile?.form !== 'v' || slotLeastMm === undefined || slotMostMm === undefined)
+    return undefined
+  const [largeMm, smallMm] = [Math.max(driverMm, drivenMm), Math.min(driverMm, drivenMm)]
+  const middle = (slotLeastMm + slotMostMm) / 2
+  return profile.section.lengthsMm
+    .flatMap((lengthMm) => {
+      const lies = beltCentreDistance.compute({ largeMm, smallMm, lengthMm, crossed: false })
+      if (lies instanceof Refusal || lies.centreMm < slotLeastMm || lies.centreMm > slotMostMm) return []
+      return [{ lengthMm, off: Math.abs(lies.centreMm - middle) }]
+    })
+    .sort((a, b) => a.off - b.off)
+    .map(({ lengthMm }) => lengthMm)
+}
+
+/** Every two pairs that one belt serves, their ratios well apart. */
+function twoSteps(pattern: Stage, pairs: readonly Pair[]): TrainChoice[] {
+  return pairs.flatMap((slow, i) =>
+    pairs.slice(i + 1).flatMap((fast): TrainChoice[] => {
+      const apart = (fast.driverMm * slow.drivenMm) / (fast.drivenMm * slow.driverMm)
+      if (apart < APART && apart > 1 / APART) return []
+      const belt = sharedBelt(pattern, slow, fast)
+      if (belt === undefined) return []
+      const on = ({ positions }: Pair): TrainPosition[] =>
+        belt === 'any'
+          ? positions
+          : positions.map((p) => {
+              const [first, ...rest] = p.position.stages
+              return { ...p, position: { ...p.position, stages: [{ ...first, beltMm: belt }, ...rest] } }
+            })
+      return [
+        {
+          name: `${slow.driverMm}/${fast.driverMm} to ${slow.drivenMm}/${fast.drivenMm} mm`,
+          own: false,
+          pairs: 2,
+          positions: [...on(slow), ...on(fast)],
+        },
+      ]
+    }),
+  )
+}
+
+/** The belt that serves both; `any` where no stock is known but their lengths are alike. */
+function sharedBelt({ centreMm }: Stage, a: Pair, b: Pair): number | 'any' | undefined {
+  if (a.beltsMm && b.beltsMm) return a.beltsMm.find((mm) => b.beltsMm?.includes(mm))
+  const at = centreMm ?? 2 * Math.max(a.driverMm, a.drivenMm, b.driverMm, b.drivenMm)
+  const [one, other] = [a, b].map(
+    ({ driverMm, drivenMm }) =>
+      beltGeometry(Math.max(driverMm, drivenMm), Math.min(driverMm, drivenMm), at, false).lengthMm,
+  )
+  return one !== undefined && other !== undefined && Math.abs(one / other - 1) <= ONE_BELT ? 'any' : undefined
+}
+
+function asTrain(position: Position): TrainPosition | undefined {
+  const stages = trainStages.safeParse(ratioStages(position.stages))
+  if (!stages.success || stages.data.length === 0) return undefined
+  const ratio = trainRatio(stages.data)
+  const efficiency = drivetrainEfficiency.run({ stages: stages.data.map(({ kind }) => ({ kind })) })
+  return ratio instanceof Refusal || !efficiency.ok
+    ? undefined
+    : { position, speedRatio: ratio.speedRatio, efficiency: efficiency.value.efficiency }
+}
