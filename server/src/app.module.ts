@@ -4,6 +4,7 @@ import { ConversionsModule } from './conversions/conversions.module'
 import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'
 import { LibraryModule } from './library/library.module'
+import { RulesModule } from './rules/rules.module'
 import { ShopsModule } from './shops/shops.module'
 
 @Module({})
@@ -11,7 +12,7 @@ export class AppModule {
   static of(db: Database, samples: readonly LibraryItem[]): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.of(db), ShopsModule, ConversionsModule, LibraryModule.of(samples)],
+      imports: [DatabaseModule.of(db), ShopsModule, ConversionsModule, LibraryModule.of(samples), RulesModule],
     }
   }
 }

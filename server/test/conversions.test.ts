@@ -136,6 +136,12 @@ describe('files', () => {
     await h.api.post(at).set('content-type', 'text/plain').send('hello').expect(422)
     await h.api.post(at).send([1, 2]).expect(422)
   })
+  test('rules are served in words, one by one and as a list', async () => {
+    const { body } = await h.api.get('/api/rules/motor.rated-torque').expect(200)
+    expect(body).toMatchObject({ id: 'motor.rated-torque', formula: expect.stringMatching(/60 P/) })
+    expect((await h.api.get('/api/rules').expect(200)).body.length).toBeGreaterThan(60)
+    expect((await h.api.get('/api/rules/motor.guess').expect(404)).body.status).toBe(404)
+  })
   test('the schema is served', async () => {
     expect((await h.api.get('/api/schema/conversion-2.json').expect(200)).body.title).toBe('Zesty Lathe conversion')
     await h.api.get('/api/schema/conversion-9.json').expect(404)

@@ -1,5 +1,5 @@
 import { jest } from '@jest/globals'
-import { emptyPlan, type Plan } from '@zesty/core'
+import { describeRule, emptyPlan, rules, type Plan, type Rule } from '@zesty/core'
 import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
@@ -23,12 +23,15 @@ export type Answer = (sent: Sent) => Reply | Error | Promise<Reply | Error>
 
 const sent: Sent[] = []
 
-/** Answers every save as `answer` says, and the shop as a metric one. Returns what is sent, as it comes. */
-export function server(answer: Answer): Sent[] {
+/** Answers every save as `answer` says, rules unless told not to, and the shop as a metric one. Returns what is sent, as it comes. */
+export function server(answer: Answer, tellsRules = true): Sent[] {
   sent.length = 0
   const reply = (status: number, body: unknown) =>
     new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
-  globalThis.fetch = jest.fn(async (_request: unknown, init?: { method?: string; body?: string }) => {
+  globalThis.fetch = jest.fn(async (request: string | { url: string }, init?: { method?: string; body?: string }) => {
+    const url = typeof request === 'string' ? request : request.url
+    const asked = /\/rules\/(.+)$/.exec(url)?.[1]
+    if (asked !== undefined) return tellsRules ? reply(200, describeRule(ruleOf(asked))) : reply(503, { status: 503 })
     if (init?.method !== 'PUT') return reply(200, { id: 's', name: 'Shed', units: 'metric', demo: false })
     const save = JSON.parse(init.body ?? '') as Sent
     sent.push(save)
@@ -37,6 +40,12 @@ export function server(answer: Answer): Sent[] {
     return reply(result.status, result.body)
   }) as unknown as typeof fetch
   return sent
+}
+
+function ruleOf(id: string): Rule {
+  const rule = rules.get(id)
+  if (!rule) throw new Error(`no rule ${id}`)
+  return rule
 }
 
 export const conversion = (plan: Plan, revision = 1): Conversion => ({

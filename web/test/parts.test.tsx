@@ -99,7 +99,7 @@ describe('a figure', () => {
   test('opens to formula, inputs and source, and from there to what it came from', async () => {
     show(<FigureValue id="motor.slip" />, motor(plate))
     fireEvent.click(screen.getByRole('button', { name: /^Slip at full load: 5\.3/ }))
-    expect((await screen.findByTestId('formula', {}, { timeout: 10_000 })).textContent).toContain('s = (n_s - n) / n_s')
+    expect(await screen.findByText(/s = \(n_s - n\) \/ n_s/, {}, { timeout: 10_000 })).toBeTruthy()
     fireEvent.click(within(screen.getByRole('row', { name: /Plate speed/ })).getByRole('button'))
     expect(screen.getByRole('heading', { name: 'Plate speed' })).toBeTruthy()
     expect(screen.getByText('Given: from the plate or typed by you')).toBeTruthy()

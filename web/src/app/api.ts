@@ -50,6 +50,14 @@ export interface TakenIn {
   replaced: number
 }
 
+/** What a rule says of itself. */
+export interface RuleWords {
+  id: string
+  title: string
+  formula: string
+  source: string
+}
+
 /** The server's one shape of error. */
 export interface Problem {
   status: number
@@ -63,6 +71,8 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: '/api/' }),
   tagTypes: ['Shop', 'Machine', 'Library'],
   endpoints: (b) => ({
+    // They change only with the application.
+    rule: b.query<RuleWords, string>({ query: (id) => `rules/${id}`, keepUnusedDataFor: 86_400 }),
     shops: b.query<Shop[], undefined>({ query: () => 'shops', providesTags: ['Shop'] }),
     shop: b.query<Shop, string>({ query: (id) => `shops/${id}`, providesTags: ['Shop'] }),
     newShop: b.mutation<Shop, { name: string; units: UnitSystem }>({

@@ -1,6 +1,7 @@
-import { describeRule, fieldAt, printQuantity, rules, type Figure, type FigureInput } from '@zesty/core'
+import { fieldAt, printQuantity, type Figure, type FigureInput } from '@zesty/core'
 import { ChevronLeft } from 'lucide-react'
 import { useState } from 'react'
+import { api } from '../app/api'
 import { useFigures, useUnits } from '../conversion/openPlan'
 import { goToField } from './goToField'
 
@@ -31,8 +32,9 @@ export function Working({ id }: { id: string }) {
 
 function Known({ figure, open }: { figure: Figure; open: (id: string) => void }) {
   const units = useUnits()
-  const rule = figure.ruleId === undefined ? undefined : rules.get(figure.ruleId)
-  const contract = rule ? describeRule(rule) : undefined
+  const { data: rule, isError } = api.useRuleQuery(figure.ruleId ?? '', { skip: figure.ruleId === undefined })
+  // Held in place until it is there.
+  const formula = rule ? rule.formula : isError ? 'The server, which keeps the formulas, does not answer.' : '\u00a0'
   return (
     <>
       <h3 className="h-part">{figure.label}</h3>
@@ -43,9 +45,9 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
           <span className="text-brass">, in part from typical planning values</span>
         )}
       </p>
-      {contract && (
+      {figure.ruleId !== undefined && (
         <p className="rounded border border-rule bg-paper px-2.5 py-2 font-medium" data-testid="formula">
-          {contract.formula}
+          {formula}
         </p>
       )}
       {figure.from.length > 0 && (
@@ -59,8 +61,7 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
       )}
       <p className="text-ink-2">
         Source:{' '}
-        {contract?.source ??
-          figure.source ??
+        {(figure.ruleId === undefined ? figure.source : (rule?.source ?? 'with the formula')) ??
           (figure.path ? `typed at ${fieldAt(figure.path)?.label.toLowerCase() ?? figure.path}` : 'the plan')}
         .
       </p>
