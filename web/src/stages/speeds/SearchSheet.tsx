@@ -9,7 +9,7 @@ import {
   type Wishes,
 } from '@zesty/core'
 import { Search, Square } from 'lucide-react'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { api } from '../../app/api'
 import { notice } from '../../app/notice'
 import { useEvaluation, useOpen, usePlan, useUnits } from '../../conversion/openPlan'
@@ -110,7 +110,7 @@ function Progress({ state, running }: { state: SearchState; running: boolean }) 
   )
 }
 
-function Results({
+const Results = memo(function Results({
   best,
   jobs,
   picked,
@@ -180,9 +180,9 @@ function Results({
       </table>
     </div>
   )
-}
+})
 
-function Why({ best, wishes }: { best: readonly Found[]; wishes: Wishes }) {
+const Why = memo(function Why({ best, wishes }: { best: readonly Found[]; wishes: Wishes }) {
   const units = useUnits()
   const [winner, other] = best
   if (!winner || !other) return null
@@ -192,4 +192,4 @@ function Why({ best, wishes }: { best: readonly Found[]; wishes: Wishes }) {
       {sayText(whyFirst(wishes.first, winner, other), units)}
     </p>
   )
-}
+})

@@ -1,6 +1,6 @@
-import type { LibraryItem, Plan, Relaxed, SearchState, Wishes } from '@zesty/core'
+import type { Found, LibraryItem, Plan, Relaxed, SearchState, Wishes } from '@zesty/core'
 import { proxy, wrap, type Remote } from 'comlink'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Searcher } from '../../workers/search.worker'
 
 /** A search as the page follows it. */
@@ -11,6 +11,18 @@ export interface Searching {
   relaxed?: Relaxed[]
   /** What was asked, so that results are told apart from what is typed since. */
   wishes?: Wishes
+}
+
+const orders = (found: readonly Found[]): string => found.map((f) => f.order).join()
+
+/** A report with the lists of the one before where they hold the same. */
+function keepSame(before: SearchState | undefined, now: SearchState): SearchState {
+  if (!before) return now
+  return {
+    ...now,
+    best: orders(before.best) === orders(now.best) ? before.best : now.best,
+    front: orders(before.front) === orders(now.front) ? before.front : now.front,
+  }
 }
 
 /** Runs searches in a worker of their own, made with the first and gone with the page. */
@@ -31,7 +43,10 @@ export function useSearch() {
       library,
       wishes,
       proxy((state: SearchState) => {
-        setSearching((now) => (now.phase === 'running' ? { ...now, state } : now))
+        // Results that are not new keep their identity, so that their table is not drawn again; and a report gives way to the person.
+        startTransition(() =>
+          setSearching((now) => (now.phase === 'running' ? { ...now, state: keepSame(now.state, state) } : now)),
+        )
       }),
     )
     if (!done) return
