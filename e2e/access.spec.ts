@@ -42,8 +42,58 @@ for (const theme of ['light', 'dark'] as const)
     expect(['new machine', await faults(page)]).toEqual(['new machine', []])
   })
 
+/** Opens what a person opens to measure belts and to make positions of steps. */
+async function openBelts(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Drawn to scale, and the belt' }).nth(1).click()
+  await expect(page.getByRole('img', { name: /to scale/ })).toBeVisible()
+  await page.getByRole('button', { name: 'From step pulleys' }).click()
+  await page.getByLabel('Motor’s steps').fill('90, 125, 160')
+  await page.getByLabel('Facing them').fill('190, 155, 200')
+  await expect(page.getByRole('row', { name: /wants a belt/ })).toBeVisible()
+}
+
+/** What is too small for a thumb; a box to tick counts with its label. */
+const smallTargets = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('button, a[href], input:not([type=file]), select, summary')]
+      .filter((e) => (e as HTMLElement).checkVisibility())
+      .map((e) => ({
+        what: (e.textContent || e.getAttribute('aria-label') || e.tagName).trim().slice(0, 40),
+        box: ((e.getAttribute('type') === 'checkbox' && e.closest('label')) || e).getBoundingClientRect(),
+      }))
+      .filter(({ box }) => box.width > 0 && box.height < 43.5)
+      .map(({ what, box }) => `${what} ${box.height}`),
+  )
+
+for (const theme of ['light', 'dark'] as const)
+  test(`axe finds nothing serious on belts, steps and the train, ${theme}`, async ({ page, shop }) => {
+    await page.emulateMedia({ colorScheme: theme })
+    await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'survey')
+    await openBelts(page)
+    expect(await faults(page)).toEqual([])
+    await page.getByRole('link', { name: /Speeds/ }).click()
+    await page.getByRole('button', { name: 'Train', exact: true }).click()
+    await page.getByText('Where B shakes').click()
+    await expect(page.getByLabel('Shakes around')).toBeVisible()
+    expect(await faults(page)).toEqual([])
+  })
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  test('belts, steps and the train fit the width', async ({ page, shop }) => {
+    await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'survey')
+    await openBelts(page)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    expect(await smallTargets(page)).toEqual([])
+    await page.getByRole('link', { name: /Speeds/ }).click()
+    for (const part of ['Train', 'Speed map', 'Search', 'Cards']) {
+      await page.getByRole('button', { name: part, exact: true }).first().click()
+      await page.waitForLoadState('networkidle')
+    }
+    await expect(page.getByRole('heading', { name: 'Cards for the machine' })).toBeVisible()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    expect(await smallTargets(page)).toEqual([])
+  })
   for (const view of [...stages, 'shop', 'library'])
     test(`${view} fits the width, and what is pressed is large enough`, async ({ page, shop }) => {
       if (view === 'library') await shop.addSamples()
@@ -52,17 +102,7 @@ test.describe('on a phone', () => {
       if (view === 'library') await page.goto(`/shops/${shop.id}/library/drives`)
       await page.waitForLoadState('networkidle')
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
-      const small = await page.evaluate(() =>
-        [...document.querySelectorAll('button, a[href], input:not([type=file]), select, summary')]
-          .filter((e) => (e as HTMLElement).checkVisibility())
-          .map((e) => ({
-            what: (e.textContent || e.getAttribute('aria-label') || e.tagName).trim().slice(0, 40),
-            box: e.getBoundingClientRect(),
-          }))
-          .filter(({ box }) => box.width > 0 && box.height < 43.5)
-          .map(({ what, box }) => `${what} ${box.height}`),
-      )
-      expect(small).toEqual([])
+      expect(await smallTargets(page)).toEqual([])
     })
 
   test('a plate is typed and judged', async ({ page, shop }) => {

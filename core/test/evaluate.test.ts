@@ -24,6 +24,13 @@ test('never throws, and gives only finite figures, on any valid plan', () => {
             expect.objectContaining({ ok: true }),
           ])
       expect(report(plan, evaluation).length).toBeGreaterThan(10)
+      // Every rung of a ladder is faster than the one below it.
+      for (const { id, ladder } of evaluation.positions)
+        ladder.slice(1).forEach((rung, i) => {
+          const below = ladder[i]
+          const rises = below && rung.frequencyHz > below.frequencyHz && rung.spindleRpm > below.spindleRpm
+          expect([id, rises]).toEqual([id, true])
+        })
     }),
     { numRuns: 600 },
   )

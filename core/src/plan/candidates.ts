@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { id, words } from './field'
-import { driveSchema, motorSchema } from './parts'
+import { driveSchema } from './drivePlate'
+import { motorSchema } from './motorPlate'
 
 /** Motors and drives that are thought of, each with its plate, to be held side by side. */
 export const candidatesSchema = z.strictObject({

@@ -1,16 +1,13 @@
 import { z } from 'zod'
 import { candidatesSchema } from './candidates'
-import {
-  checksSchema,
-  controlsSchema,
-  driveSchema,
-  motorSchema,
-  mountSchema,
-  oldMotorSchema,
-  supplySchema,
-} from './parts'
+import { checksSchema } from './checks'
+import { controlsSchema } from './controls'
+import { driveSchema } from './drivePlate'
+import { motorSchema, oldMotorSchema } from './motorPlate'
+import { mountSchema } from './mount'
 import { routeSchema } from './route'
 import { settingsSchema } from './settingFields'
+import { supplySchema } from './supply'
 import { surveySchema } from './survey'
 import { quantity } from './field'
 

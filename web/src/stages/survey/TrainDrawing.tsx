@@ -1,16 +1,20 @@
-import type { Stage } from '@zesty/core'
+import { trainLayout, type Stage } from '@zesty/core'
 
 const WIDTH = 150
 const HEIGHT = 54
-const LARGEST = 22
+const MARGIN = 3
 
-/** The pulleys and gears of one position, their sizes true to each other stage by stage. */
+/** The pulleys and gears of one position in small; distances as they come. */
 export function TrainDrawing({ stages }: { stages: readonly Stage[] }) {
-  const known = stages.flatMap((s) =>
-    s.driverMm !== undefined && s.drivenMm !== undefined ? [{ ...s, driverMm: s.driverMm, drivenMm: s.drivenMm }] : [],
-  )
-  if (known.length === 0) return null
-  const room = WIDTH / known.length
+  const { wheels, runs, shafts } = trainLayout(stages, () => undefined)
+  if (wheels.length === 0) return null
+  const left = Math.min(...wheels.map((w) => w.x - w.radiusMm))
+  const right = Math.max(...wheels.map((w) => w.x + w.radiusMm))
+  const top = Math.min(...wheels.map((w) => w.y - w.radiusMm))
+  const bottom = Math.max(...wheels.map((w) => w.y + w.radiusMm))
+  const scale = Math.min((WIDTH - 2 * MARGIN) / (right - left), (HEIGHT - 2 * MARGIN) / (bottom - top))
+  const x = (mm: number) => WIDTH / 2 + (mm - (left + right) / 2) * scale
+  const y = (mm: number) => HEIGHT / 2 + (mm - (top + bottom) / 2) * scale
   return (
     <svg
       width={WIDTH}
@@ -20,29 +24,22 @@ export function TrainDrawing({ stages }: { stages: readonly Stage[] }) {
       fill="none"
       strokeWidth="1.8"
     >
-      {known.map((s, i) => {
-        const scale = Math.min(LARGEST, room / 4.2) / Math.max(s.driverMm, s.drivenMm)
-        const [r1, r2] = [Math.max(3, s.driverMm * scale), Math.max(3, s.drivenMm * scale)]
-        const gears = s.kind === 'gear-pair' || s.kind === 'worm'
-        const left = i * room + (gears ? room / 2 - (r1 + r2) + r1 : r1 + 2)
-        const right = gears ? left + r1 + r2 : (i + 1) * room - r2 - 4
-        const crossed = s.kind === 'crossed-belt'
-        const y = HEIGHT / 2
-        return (
-          <g key={i}>
-            <circle cx={left} cy={y} r={r1} stroke="var(--ink)" strokeDasharray={gears ? '3 2' : undefined} />
-            <circle cx={right} cy={y} r={r2} stroke="var(--ink)" strokeDasharray={gears ? '3 2' : undefined} />
-            <circle cx={left} cy={y} r="1.6" fill="var(--ink)" />
-            <circle cx={right} cy={y} r="1.6" fill="var(--ink)" />
-            {!gears && (
-              <path
-                d={`M${left} ${y - r1}L${right} ${crossed ? y + r2 : y - r2}M${left} ${y + r1}L${right} ${crossed ? y - r2 : y + r2}`}
-                stroke="var(--blue)"
-              />
-            )}
-          </g>
-        )
-      })}
+      {runs.map((r, i) => (
+        <line key={i} x1={x(r.x1)} y1={y(r.y1)} x2={x(r.x2)} y2={y(r.y2)} stroke="var(--blue)" />
+      ))}
+      {wheels.map((w) => (
+        <circle
+          key={`${w.stage}${w.end}`}
+          cx={x(w.x)}
+          cy={y(w.y)}
+          r={Math.max(2.5, w.radiusMm * scale)}
+          stroke="var(--ink)"
+          strokeDasharray={w.toothed ? '3 2' : undefined}
+        />
+      ))}
+      {shafts.map((s, i) => (
+        <circle key={i} cx={x(s.x)} cy={y(s.y)} r="1.6" fill="var(--ink)" />
+      ))}
     </svg>
   )
 }

@@ -1,0 +1,60 @@
+import { z } from 'zod'
+import { choice, quantity, yesNo } from './field'
+
+export const runControls = {
+  momentary: 'Start and stop buttons',
+  maintained: 'Switch that stays',
+  keypad: 'The drive’s keypad',
+  'main-switch': 'The main switch',
+  cnc: 'CNC controller',
+} as const
+
+export const stopMeans = {
+  'stop-button': 'Stop button or switch',
+  'knob-zero': 'Knob turned down',
+  'main-switch': 'The main switch',
+} as const
+
+export const emergencyStops = {
+  none: 'None',
+  'stop-input': 'Mushroom, stop input',
+  'ramp-input': 'Mushroom, quick-ramp input',
+  'coast-input': 'Mushroom, coast input',
+  'safe-torque-off': 'Safe torque off',
+  contactor: 'Supply contactor',
+} as const
+
+export const references = {
+  knob: 'Speed knob',
+  keypad: 'Keypad arrows',
+  analogue: '0-10 V from a controller',
+  serial: 'Serial bus',
+  presets: 'Fixed speeds',
+} as const
+export const knobModes = { scaled: 'Lowest to highest', clamped: 'Zero to highest' } as const
+
+/** How it is run, stopped and given its speed. */
+export const controlsSchema = z.strictObject({
+  runBy: choice('Run by', runControls),
+  stopBy: choice('Stopped by', stopMeans),
+  emergencyStop: choice('Emergency stop', emergencyStops),
+  resetStarts: yesNo(
+    'Pulling the mushroom out starts it',
+    'Try it with the belt off: resetting must not start anything',
+  ),
+  runLamp: yesNo('Lamp that shows RUN'),
+  reference: choice('Speed from', references),
+  knobMode: choice('Knob reads as', knobModes),
+  knobTopHz: quantity(
+    'frequency',
+    'Hertz at the top of the knob',
+    1,
+    1500,
+    'Where it was measured to end below the highest hertz',
+  ),
+  remoteKeypad: yesNo('Keypad to go on a lead'),
+  thermistorWired: yesNo('Thermistor or thermal switch in the winding'),
+  reverseWanted: yesNo('Runs in reverse too'),
+  reversesOften: yesNo('Reverses all the time', 'Tapping, shaping: many times an hour'),
+  reverseLocked: yesNo('Chuck is locked against unscrewing', 'A clamp or key that was made for reverse'),
+})

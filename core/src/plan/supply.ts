@@ -1,0 +1,69 @@
+import { z } from 'zod'
+import { choice, id, quantity, words, yesNo } from './field'
+
+export const topologies = {
+  'line-neutral': 'Live and neutral',
+  'line-line': 'Two lives',
+  'three-phase': 'Three phases',
+} as const
+
+export const regions = { iec: 'IEC: mm², 230/400 V', nec: 'NEC: AWG, 120/240 V' } as const
+export const layings = { surface: 'On the surface', conduit: 'In conduit or trunking', cord: 'Flexible cord' } as const
+
+export const sources = {
+  mains: 'The mains',
+  'rotary-converter': 'A rotary phase converter',
+  'static-converter': 'A static phase converter',
+  transformer: 'A transformer',
+  generator: 'A generator',
+} as const
+
+export type Source = keyof typeof sources
+
+export const joinings = { fixed: 'Wired in', plug: 'Plug and socket' } as const
+
+/**
+ * The circuit that the drive stands on. Where a converter, transformer or generator stands between, the
+ * volts and phases are those it gives, and the wall behind it is told apart.
+ */
+export const supplySchema = z.strictObject({
+  circuitId: id.optional().meta({ label: 'Circuit of the shop' }),
+  source: choice('Comes from', sources),
+  sourceW: quantity('power', 'Idler motor', 100, 110_000, 'Plate power of the converter’s idler'),
+  sourceVA: quantity('apparentPower', 'Rating', 100, 500_000, 'kVA on its plate'),
+  wallVoltageV: quantity('voltage', 'Volts at the wall behind it', 90, 725),
+  wallBreakerA: quantity('current', 'Breaker at the wall behind it', 1, 250),
+  calledAs: words('What the wall is called', 60),
+  voltageV: quantity(
+    'voltage',
+    'Volts',
+    90,
+    725,
+    'What the socket gives: 120, 230, 400 ... or words such as "two hot legs"',
+  ),
+  phases: z
+    .union([z.literal(1), z.literal(3)])
+    .optional()
+    .meta({ label: 'Phases', dimension: 'number' }),
+  topology: choice('Live conductors', topologies),
+  frequencyHz: quantity('frequency', 'Mains hertz', 40, 70, '50 or 60'),
+  breakerA: quantity('current', 'Breaker', 1, 250, 'The number on the breaker or fuse'),
+  region: choice(
+    'Rules of the land',
+    regions,
+    'Whose ratings and cable tables; taken from the mains hertz until you say',
+  ),
+  cableM: quantity('distance', 'Cable, panel to drive', 0.5, 500, 'One way'),
+  cableMm2: quantity('area', 'Cable that is there', 0.5, 95, 'Of each live conductor: “2.5 mm²”, “12 AWG”'),
+  laying: choice('How it is laid', layings),
+  ambientC: quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know'),
+  joining: choice('How the drive is joined to it', joinings),
+  plugA: quantity('current', 'Plug and socket rated', 1, 125, 'The number on both; the smaller counts'),
+  extensionM: quantity('distance', 'Extension lead', 0.5, 200, 'Only where there is one'),
+  extensionMm2: quantity('area', 'Wire in the extension lead', 0.5, 16, 'Of each conductor: “1.5 mm²”, “14 AWG”'),
+  extensionCoiled: yesNo('Used rolled up', 'On its drum or in a coil'),
+  isolatorInReach: yesNo(
+    'Isolator within reach of the machine',
+    'A switch or plug you can reach and see while standing at the work',
+  ),
+})
