@@ -26,6 +26,8 @@ export interface TrainChoice {
   own: boolean
   /** New pairs of pulleys that it takes. */
   pairs: number
+  /** Pitch length of the stock belt that drives them, where one is known. */
+  beltMm?: number
   positions: TrainPosition[]
 }
 
@@ -67,11 +69,12 @@ export function trainChoices(plan: Plan, wishes: Wishes): TrainChoice[] {
   const pairs = wishes.machined ? pairsOf(machinedSizes().filter((mm) => mm >= smallest)) : stockPairs
   return [
     ...there,
-    ...pairs.map(({ driverMm, drivenMm, positions: made }): TrainChoice => ({
+    ...pairs.map(({ driverMm, drivenMm, beltsMm, positions: made }): TrainChoice => ({
       name: `${driverMm} to ${drivenMm} mm`,
       own: false,
       pairs: 1,
       positions: made,
+      ...(beltsMm?.[0] === undefined ? {} : { beltMm: beltsMm[0] }),
     })),
     ...(wishes.steps ? twoSteps(pattern, stockPairs) : []),
   ]
@@ -167,6 +170,7 @@ function twoSteps(pattern: Stage, pairs: readonly Pair[]): TrainChoice[] {
           own: false,
           pairs: 2,
           positions: [...on(slow), ...on(fast)],
+          ...(belt === 'any' ? {} : { beltMm: belt }),
         },
       ]
     }),

@@ -13,7 +13,7 @@ import { memo, useState } from 'react'
 import { api } from '../../app/api'
 import { notice } from '../../app/notice'
 import { useEvaluation, useOpen, usePlan, useUnits } from '../../conversion/openPlan'
-import { connectionWords } from './foundWords'
+import { connectionWords, pulleyWords } from './foundWords'
 import { ParetoChart } from './ParetoChart'
 import { useSearch } from './useSearch'
 import { WhatIf } from './WhatIf'
@@ -42,7 +42,7 @@ export function SearchSheet() {
       </h2>
       <p className="lead mb-2">
         Motors and drives of the plan, those thought of and those in the shop’s library, linked each way, with every
-        pair of stock pulleys, held against the jobs of this machine.
+        pair of stock pulleys that a stock belt drives, held against the jobs of this machine.
       </p>
       <WishesForm wishes={wishes} onChange={setWishes} />
       <div className="mt-3 flex flex-wrap items-center gap-3">
@@ -148,7 +148,7 @@ const Results = memo(function Results({
                 <span className="block font-semibold">
                   {f.motor.name}, {connectionWords(f)}
                 </span>
-                {f.drive.name}; {f.train.name}
+                {f.drive.name}; {pulleyWords(f)}
               </th>
               <td className="px-2 py-1.5 whitespace-nowrap">
                 {printNumber(f.bottomHz, 3, 1)} to {printNumber(f.topHz, 4, 1)}

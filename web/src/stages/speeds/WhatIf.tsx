@@ -12,7 +12,7 @@ import {
 import { useMemo } from 'react'
 import { DifferenceTable } from '../../conversion/DifferenceTable'
 import { useChange, usePlan, useUnits } from '../../conversion/openPlan'
-import { connectionWords } from './foundWords'
+import { connectionWords, pulleyWords } from './foundWords'
 
 /** One way found, beside the present plan: the chain of both, the jobs, and what it would change. */
 export function WhatIf({ found, onTaken }: { found: Found; onTaken: () => void }) {
@@ -30,7 +30,7 @@ export function WhatIf({ found, onTaken }: { found: Found; onTaken: () => void }
   return (
     <section className="mt-3 rounded-md border border-blue bg-blue-wash p-3" aria-label="What if">
       <h3 className="h-part">
-        {found.motor.name}, {connectionWords(found)}; {found.drive.name}; {found.train.name}
+        {found.motor.name}, {connectionWords(found)}; {found.drive.name}; {pulleyWords(found)}
       </h3>
       <table className="mt-1 w-full text-[15px]">
         <thead>
