@@ -45,7 +45,7 @@ test('the speed map tells each job on each position, and what one position alone
 test('cards: the expected reading, a surface speed, and the chart as CSV', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'speeds')
   await page.getByRole('button', { name: 'Cards' }).click()
-  await expect(page.getByRole('row', { name: /^B used most with the motor/ })).toContainText('603 at 50 Hz')
+  await expect(page.getByRole('row', { name: /^B used most counter-clockwise/ })).toContainText('603 at 50 Hz')
   await page.getByLabel('Surface speed at diameter').fill('200 mm')
   await expect(page.getByRole('row', { name: /^50 / })).toContainText(/379\sm\/min/)
   const download = page.waitForEvent('download')

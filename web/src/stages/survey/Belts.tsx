@@ -67,7 +67,7 @@ function PositionRow({ position, index }: { position: Position; index: number })
   const path = `survey.positions.${index}`
   const name = position.name ?? String(index + 1)
   return (
-    <li className="grid gap-x-4 gap-y-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[150px_minmax(0,1fr)_auto]">
+    <li className="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[150px_minmax(0,1fr)_auto]">
       <div className="flex flex-col gap-1.5">
         <WordsField path={`${path}.name`} label="Position" />
         <TrainDrawing stages={position.stages} />
