@@ -35,39 +35,19 @@ test('an open belt wraps the two pulleys by a whole turn together, and grows wit
   )
 })
 
-test('belt tension and grip are inverses, whatever the wrap and speed', () => {
-  fc.assert(
-    fc.property(
-      pulley,
-      between(90, 270),
-      between(0.1, 200),
-      between(0, 0.4),
-      between(0.1, 30),
-      (diameterMm, wrapSmallDeg, torqueNm, massKgPerM, speedMPerS) => {
-        const belt = { diameterMm, wrapSmallDeg, massKgPerM, speedMPerS }
-        const { tightN, slackN } = out('belt.tension', { ...belt, torqueNm })
-        const grip = out('belt.grip', { ...belt, tightN })
-        expect((grip['torqueNm'] ?? 0) / torqueNm).toBeCloseTo(1, 6)
-        expect((grip['slackN'] ?? 0) / (slackN ?? 1)).toBeCloseTo(1, 6)
-      },
-    ),
-  )
-})
+/** A belt and the torque it passes on: pulley, wrap, torque, mass and speed. */
+const pulling = [pulley, between(90, 270), between(0.1, 200), between(0, 0.4), between(0.1, 30)] as const
 
-test('the torque at which a belt slips is the torque its tension was worked out for', () => {
+test('belt tension, grip and the torque at which it slips are inverses, whatever the wrap and speed', () => {
   fc.assert(
-    fc.property(
-      pulley,
-      between(90, 270),
-      between(0.1, 200),
-      between(0, 0.4),
-      between(0.1, 30),
-      (diameterMm, wrapSmallDeg, torqueNm, massKgPerM, speedMPerS) => {
-        const belt = { diameterMm, wrapSmallDeg, massKgPerM, speedMPerS }
-        const { standingN } = out('belt.tension', { ...belt, torqueNm })
-        expect((out('belt.slip-torque', { ...belt, standingN })['torqueNm'] ?? 0) / torqueNm).toBeCloseTo(1, 6)
-      },
-    ),
+    fc.property(...pulling, (diameterMm, wrapSmallDeg, torqueNm, massKgPerM, speedMPerS) => {
+      const belt = { diameterMm, wrapSmallDeg, massKgPerM, speedMPerS }
+      const { tightN, slackN, standingN } = out('belt.tension', { ...belt, torqueNm })
+      const grip = out('belt.grip', { ...belt, tightN })
+      expect((grip['torqueNm'] ?? 0) / torqueNm).toBeCloseTo(1, 6)
+      expect((grip['slackN'] ?? 0) / (slackN ?? 1)).toBeCloseTo(1, 6)
+      expect((out('belt.slip-torque', { ...belt, standingN })['torqueNm'] ?? 0) / torqueNm).toBeCloseTo(1, 6)
+    }),
   )
 })
 

@@ -55,7 +55,8 @@ export const beltSections = {
 
 export type BeltSectionId = keyof typeof beltSections.sections
 
-const FLANK = Math.tan((20 * Math.PI) / 180)
+/** Slope of a belt's flanks, at 40 degrees to each other. */
+export const FLANK = Math.tan((20 * Math.PI) / 180)
 
 /** How far the cord lies under the back of a belt, mm. */
 export const cordDepthMm = ({ topMm, datumMm }: BeltSection): number => (topMm - datumMm) / (2 * FLANK)

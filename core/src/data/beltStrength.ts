@@ -1,4 +1,4 @@
-import { beltSections, type BeltSectionId } from './beltSections'
+import { beltSections, FLANK, type BeltSectionId } from './beltSections'
 
 /**
  * What a V-belt bears, from the size of its section alone. Makers rate their own belts, some half as
@@ -20,8 +20,6 @@ export interface BeltStrength {
   bendingNmm: number
   massKgPerM: number
 }
-
-const FLANK = Math.tan((20 * Math.PI) / 180)
 
 /** Strength of one belt of a section. */
 export function strengthOf(id: BeltSectionId): BeltStrength {

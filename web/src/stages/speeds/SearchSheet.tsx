@@ -167,7 +167,7 @@ const Results = memo(function Results({
               <td className="px-2 py-0.5">
                 <button
                   type="button"
-                  className="btn btn-quiet px-3"
+                  className="btn btn-quiet px-3 whitespace-nowrap"
                   aria-label={`What if ${f.motor.name}, ${f.drive.name}, ${f.train.name}`}
                   onClick={() => onPick(f)}
                 >
