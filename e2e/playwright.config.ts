@@ -12,9 +12,9 @@ export default defineConfig({
   outputDir: '../.local/e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 60_000,
+  timeout: 180_000,
   // Two browsers and the server share two cores; a slow answer is not a wrong one.
-  expect: { timeout: 12_000 },
+  expect: { timeout: 30_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: env('ZESTY_E2E_REPORT') }]],
   use: {
