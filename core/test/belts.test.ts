@@ -61,6 +61,14 @@ describe('what a belt holds', () => {
     expect(figure('belt1.pressMm')?.value).toBeCloseTo(404.489 / 64, 3)
     expect(figure('belt1.pressN')?.value).toBeCloseTo(standing / 32, 6)
   })
+  test('what rests on a planning value says so, all the way down', () => {
+    const figure = figuresOf(told({ centreMm: 410, belts: 2, pressN: 9, pressMm: 6, ratedBeltW: 900 }))
+    const typical = ['startNm', 'standingN', 'eachN', 'pressN', 'slipsNm', 'beltsWanted', 'nearest', 'farthest']
+    expect(typical.map((id) => [id, figure(`belt1.${id}`)?.restsOnTypical])).toEqual(typical.map((id) => [id, true]))
+    // A length, a wrap and a tension that was felt rest on what was measured alone.
+    const measured = ['length', 'wrap', 'foundN']
+    expect(measured.map((id) => [id, figure(`belt1.${id}`)?.restsOnTypical])).toEqual(measured.map((id) => [id, false]))
+  })
   test('pressed with just that force it holds a start and no more', () => {
     const wanted = figuresOf(told({ centreMm: 410, belts: 2 }))
     const figure = figuresOf(
@@ -113,7 +121,12 @@ describe('timing belts', () => {
     expect(figure('belt1.inMesh')?.value).toBeGreaterThanOrEqual(6)
   })
   test('bear what their maker says; nothing is made up', () => {
-    expect(figuresOf(timing)('belt1.beltW')).toBeUndefined()
+    const figure = figuresOf(timing)
+    expect(['beltW', 'standingN', 'pressN'].map((id) => figure(`belt1.${id}`))).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ])
   })
   test('a section of another form says nothing of them', () => {
     const figure = figuresOf(told({ kind: 'timing-belt', section: 'a', driverMm: 24, drivenMm: 60, centreMm: 400 }))

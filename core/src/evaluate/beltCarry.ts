@@ -1,7 +1,7 @@
 import { beltPower, beltSlipTorque, beltSpanTension, beltPress, beltTension } from '../drivetrain'
 import type { BeltLie, BeltName } from './beltLie'
 import type { BeltPulleys } from './beltPulleys'
-import { numberOf, type Reading } from './figure'
+import { numberOf, onPlanning, type Reading } from './figure'
 import type { Ledger } from './ledger'
 
 /** What the motor asks of a belt, at the belt's own driving shaft. */
@@ -33,6 +33,17 @@ const START = 1.5
 /** Power counted for each that the motor gives: chatter, chips, and starts. */
 export const SERVICE = 1.2
 
+const factors = {
+  start: { label: 'Torque of a start over rated torque', value: START },
+  service: { label: 'Power to plan for over the motor’s', value: SERVICE },
+}
+
+/** A planning factor as a figure, so that what is made with it says so. */
+function planned(ledger: Ledger, which: keyof typeof factors): Reading {
+  const { label, value } = factors[which]
+  return ledger.typical({ id: `belts.${which}Factor`, label, dimension: 'number' }, value, 'A planning value for belts')
+}
+
 export function beltCarry(
   ledger: Ledger,
   belt: BeltName,
@@ -52,8 +63,8 @@ export function beltCarry(
           { id: `${id}.beltsWanted`, label: `${name}: belts wanted for this motor`, dimension: 'number' },
           Math.ceil((SERVICE * powerW) / oneW),
           'computed',
-          [load.powerW, beltW],
-          'The motor’s power and a fifth more, a planning value, over what one belt bears',
+          [load.powerW, beltW, planned(ledger, 'service')],
+          'The motor’s power times that factor, over what one belt bears',
         )
   const start = {
     id: `${id}.startNm`,
@@ -68,8 +79,8 @@ export function beltCarry(
           start,
           (START * torque) / onSmall,
           'computed',
-          [load.torqueNm, pulleys.driverMm, pulleys.smallMm],
-          'Half as much again as rated torque, a planning value',
+          [load.torqueNm, pulleys.driverMm, pulleys.smallMm, planned(ledger, 'start')],
+          'Rated torque times that factor, at the small pulley',
         )
   const grip = { diameterMm: pulleys.smallMm, wrapSmallDeg: lie.wrapDeg }
   const { standingN } = ledger.compute(
@@ -107,11 +118,14 @@ export function beltCarry(
     startNm,
     standingN,
     foundN,
-    slipsNm: ledger.compute(
-      beltSlipTorque,
-      { torqueNm: { id: `${id}.slipsNm`, label: `${name}: slips at, on the small pulley`, dimension: 'torque' } },
-      { standingN: foundN, ...grip },
-    ).torqueNm,
+    // The grip that belts are designed by is a planning value too.
+    slipsNm: onPlanning(
+      ledger.compute(
+        beltSlipTorque,
+        { torqueNm: { id: `${id}.slipsNm`, label: `${name}: slips at, on the small pulley`, dimension: 'torque' } },
+        { standingN: foundN, ...grip },
+      ).torqueNm,
+    ),
   }
 }
 
@@ -150,6 +164,5 @@ function rating(
       wrapSmallDeg: lie.wrapDeg,
     },
   )
-  if ('value' in beltW) Object.assign(beltW, { restsOnTypical: true })
-  return beltW
+  return onPlanning(beltW)
 }

@@ -1,5 +1,5 @@
 import { frameSize } from '../data/frameSizes'
-import { drivetrainRatio, isBelt, pulleyBore, ratioStages } from '../drivetrain'
+import { drivetrainRatio, isBelt, isPlainBelt, pulleyBore, ratioStages } from '../drivetrain'
 import type { Plan, Stage } from '../plan'
 import { beltCarry, type BeltCarry, type BeltLoad } from './beltCarry'
 import { beltLie, type BeltLie, type BeltName } from './beltLie'
@@ -32,7 +32,8 @@ export const beltFacts = (plan: Plan, ledger: Ledger, motor: MotorFacts): BeltFa
       if (!pulleys) return []
       const lie = beltLie(ledger, belt, pulleys)
       const load = loadOf(ledger, motor, belt, position.stages.slice(0, s))
-      const carry = lie && beltCarry(ledger, belt, pulleys, lie, load)
+      // What a timing belt bears and how tight it stands is its maker's; teeth do not slip.
+      const carry = lie && isPlainBelt(stage.kind) ? beltCarry(ledger, belt, pulleys, lie, load) : undefined
       return [{ ...belt, pulleys, lie, carry, load, bore: s === 0 ? boreOf(plan, ledger, belt, pulleys) : undefined }]
     }),
   )

@@ -11,7 +11,7 @@ import {
 } from '../drivetrain'
 import type { Stage } from '../plan'
 import type { BeltPulleys } from './beltPulleys'
-import { isKnown, numberOf, type Reading } from './figure'
+import { isKnown, numberOf, onPlanning, type Reading } from './figure'
 import type { Ledger } from './ledger'
 
 /** How a belt lies between its pulleys. */
@@ -89,7 +89,8 @@ export function beltLie(
         { centreMm: { ...centre, id: `${id}.stockCentre`, label: `${name}: centre to centre with that belt` } },
         { ...around, lengthMm: stockMm },
       ).centreMm,
-    ...room,
+    nearestMm: onPlanning(room.nearestMm),
+    farthestMm: onPlanning(room.farthestMm),
     teethInMesh:
       pulleys.profile?.form === 'tooth'
         ? ledger.compute(

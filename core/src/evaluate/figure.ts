@@ -49,3 +49,9 @@ export const isKnown = (reading: Reading): reading is Figure => 'value' in readi
 /** The number, where there is one. */
 export const numberOf = (reading: Reading | undefined): number | undefined =>
   reading && isKnown(reading) ? reading.value : undefined
+
+/** Marks a figure whose own rule holds a planning value. */
+export function onPlanning(reading: Reading): Reading {
+  if (isKnown(reading)) reading.restsOnTypical = true
+  return reading
+}

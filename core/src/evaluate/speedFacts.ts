@@ -5,7 +5,7 @@ import { flux, fanCooling, synchronousSpeed } from '../motor'
 import type { Job, Plan } from '../plan'
 import { sameNominal } from '../quantities'
 import type { DriveFacts } from './driveFacts'
-import { isKnown, numberOf, type Reading } from './figure'
+import { isKnown, numberOf, onPlanning, type Reading } from './figure'
 import { jobCut, jobSurfaceSpeed, speedWindow } from './jobCut'
 import type { Ledger } from './ledger'
 import type { MotorFacts } from './motorFacts'
@@ -165,8 +165,7 @@ function lowTorque({ plan, ledger, motor, settings }: Sources): Reading {
     [settings.minimumHz, motor.frequencyHz],
   )
   const figure = ledger.compute(fanCooling, { torqueFraction: naming }, { frequencyFraction: share }).torqueFraction
-  if (isKnown(figure)) figure.restsOnTypical = true
-  return figure
+  return onPlanning(figure)
 }
 
 function positionFacts(

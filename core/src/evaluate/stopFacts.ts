@@ -4,7 +4,7 @@ import { angularSpeed } from '../drivetrain/angularSpeed'
 import type { Plan } from '../plan'
 import { cylinderInertia } from '../workholding'
 import type { DriveFacts } from './driveFacts'
-import { isKnown, numberOf, type Reading } from './figure'
+import { isKnown, numberOf, onPlanning, type Reading } from './figure'
 import type { Ledger } from './ledger'
 import type { MountFacts } from './mountFacts'
 import type { SettingsFacts } from './settingsFacts'
@@ -199,7 +199,7 @@ function heaviestHolder(plan: Plan, ledger: Ledger): Pick<StopFacts, 'heaviest' 
       lengthMm: ledger.given(`${path}.widthMm`, `${heaviest.name}: width`),
     },
   )
-  if (isKnown(inertiaKgM2)) inertiaKgM2.restsOnTypical = true
+  onPlanning(inertiaKgM2)
   return { heaviest, inertia: inertiaKgM2 }
 }
 

@@ -1,6 +1,6 @@
 import { drivetrainEfficiency, drivetrainRatio, ratioStages } from '../drivetrain'
 import type { Plan, Position } from '../plan'
-import type { Reading } from './figure'
+import { onPlanning, type Reading } from './figure'
 import type { Ledger } from './ledger'
 
 /** One belt position, before any hertz is known. */
@@ -75,7 +75,7 @@ export const trainFacts = (plan: Plan, ledger: Ledger): TrainFacts[] =>
       { efficiency: { id: `${id}.efficiency`, label: `${name}: efficiency of the train`, dimension: 'fraction' } },
       { stages: { ...stages, raw: position.stages.map(({ kind }) => ({ kind })) } },
     )
-    if ('value' in efficiency) efficiency.restsOnTypical = true
+    onPlanning(efficiency)
     return {
       position,
       index,
