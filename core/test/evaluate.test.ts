@@ -28,7 +28,11 @@ test('never throws, and gives only finite figures, on any valid plan', () => {
       for (const { id, ladder } of evaluation.positions)
         ladder.slice(1).forEach((rung, i) => {
           const below = ladder[i]
-          const rises = below && rung.frequencyHz > below.frequencyHz && rung.spindleRpm > below.spindleRpm
+          // Hertz that differ in their last digit alone may give one speed.
+          const rises =
+            below &&
+            rung.frequencyHz > below.frequencyHz &&
+            (rung.spindleRpm > below.spindleRpm || rung.frequencyHz - below.frequencyHz < 1e-9 * rung.frequencyHz)
           expect([id, rises]).toEqual([id, true])
         })
     }),

@@ -203,7 +203,7 @@ function ladder(p: PositionFacts, low: Reading, high: Reading, base: Reading): P
   const step = STEPS.find((s) => (highHz - lowHz) / s <= MOST_RUNGS) ?? 500
   const hertz = new Set([lowHz, highHz])
   if (baseHz !== undefined && baseHz > lowHz && baseHz < highHz) hertz.add(baseHz)
-  for (let hz = Math.ceil(lowHz / step) * step; hz < highHz; hz += step) hertz.add(hz)
+  for (let hz = step * (Math.floor(lowHz / step) + 1); hz < highHz; hz += step) hertz.add(hz)
   return [...hertz]
     .sort((a, b) => a - b)
     .map((frequencyHz) => ({ frequencyHz, spindleRpm: (topRpm * frequencyHz) / highHz }))
