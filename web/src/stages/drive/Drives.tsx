@@ -1,9 +1,9 @@
-import { compareDrives, MOST_BESIDE, set, takeDrive } from '@zesty/core'
-import { Plus } from 'lucide-react'
-import { useMemo, useState } from 'react'
+import { compareDrives, takeDrive } from '@zesty/core'
+import { useMemo } from 'react'
 import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
-import { newId } from '../../parts/newId'
-import { DriveForm } from './DriveForm'
+import { BesideButtons } from '../../library/BesideButtons'
+import { BesideForm } from '../../library/BesideForm'
+import { useBeside } from '../../library/useBeside'
 import { DrivesTable } from './DrivesTable'
 import { SizeSchools } from './SizeSchools'
 
@@ -12,17 +12,8 @@ export function Drives() {
   const plan = usePlan()
   const evaluation = useEvaluation()
   const change = useChange()
-  const [editing, setEditing] = useState<string>()
+  const beside = useBeside('drive')
   const columns = useMemo(() => compareDrives(plan), [plan])
-  const { drives } = plan.candidates
-  const index = drives.findIndex((d) => d.id === editing)
-  const add = () => {
-    const id = newId()
-    change('Think of a drive', [
-      set('candidates.drives', [...drives, { id, name: `Drive ${drives.length + 1}`, plate: {} }]),
-    ])
-    setEditing(id)
-  }
   return (
     <section className="sheet mt-4" aria-labelledby="drives">
       <h2 id="drives" tabIndex={-1} className="h-part">
@@ -34,40 +25,14 @@ export function Drives() {
       <SizeSchools evaluation={evaluation} />
       <DrivesTable
         columns={columns}
-        onEdit={setEditing}
+        onEdit={beside.edit}
         onTake={(column) => change(`Take ${column.name}`, takeDrive(column.plate))}
-        onRemove={(column) =>
-          change(`Take ${column.name} off the list`, [
-            set(
-              'candidates.drives',
-              drives.filter((d) => d.id !== column.id),
-            ),
-          ])
-        }
+        onRemove={beside.remove}
       />
-      <div className="mt-2 flex flex-wrap gap-2">
-        <button type="button" className="btn" disabled={drives.length >= MOST_BESIDE} onClick={add}>
-          <Plus size={18} aria-hidden="true" /> Think of another drive
-        </button>
-        {Object.keys(plan.drive).length > 0 && (
-          <button
-            type="button"
-            className="btn"
-            disabled={drives.length >= MOST_BESIDE}
-            onClick={() =>
-              change('Keep this plate beside', [
-                set('candidates.drives', [
-                  ...drives,
-                  { id: newId(), name: plan.drive.name ?? `As in the plan, ${drives.length + 1}`, plate: plan.drive },
-                ]),
-              ])
-            }
-          >
-            Keep the plan’s drive on the list
-          </button>
-        )}
-      </div>
-      {index >= 0 && <DriveForm index={index} onClose={() => setEditing(undefined)} />}
+      <BesideButtons kind="drive" beside={beside} />
+      {beside.index !== undefined && (
+        <BesideForm kind="drive" index={beside.index} onClose={() => beside.edit(undefined)} />
+      )}
     </section>
   )
 }

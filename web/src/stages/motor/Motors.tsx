@@ -1,9 +1,9 @@
-import { compareMotors, MOST_BESIDE, set, takeMotor } from '@zesty/core'
-import { Plus } from 'lucide-react'
-import { useMemo, useState } from 'react'
+import { compareMotors, takeMotor } from '@zesty/core'
+import { useMemo } from 'react'
 import { useChange, usePlan } from '../../conversion/openPlan'
-import { newId } from '../../parts/newId'
-import { MotorForm } from './MotorForm'
+import { BesideButtons } from '../../library/BesideButtons'
+import { BesideForm } from '../../library/BesideForm'
+import { useBeside } from '../../library/useBeside'
 import { MotorsTable } from './MotorsTable'
 import { OldMotorSheet } from './OldMotorSheet'
 
@@ -11,17 +11,8 @@ import { OldMotorSheet } from './OldMotorSheet'
 export function Motors() {
   const plan = usePlan()
   const change = useChange()
-  const [editing, setEditing] = useState<string>()
+  const beside = useBeside('motor')
   const columns = useMemo(() => compareMotors(plan), [plan])
-  const { motors } = plan.candidates
-  const index = motors.findIndex((m) => m.id === editing)
-  const add = () => {
-    const id = newId()
-    change('Think of a motor', [
-      set('candidates.motors', [...motors, { id, name: `Motor ${motors.length + 1}`, plate: {} }]),
-    ])
-    setEditing(id)
-  }
   return (
     <section className="sheet mt-4" aria-labelledby="motors">
       <h2 id="motors" tabIndex={-1} className="h-part">
@@ -34,40 +25,14 @@ export function Motors() {
       <OldMotorSheet />
       <MotorsTable
         columns={columns}
-        onEdit={setEditing}
+        onEdit={beside.edit}
         onTake={(column) => change(`Take ${column.name}`, takeMotor(column.plate))}
-        onRemove={(column) =>
-          change(`Take ${column.name} off the list`, [
-            set(
-              'candidates.motors',
-              motors.filter((m) => m.id !== column.id),
-            ),
-          ])
-        }
+        onRemove={beside.remove}
       />
-      <div className="mt-2 flex flex-wrap gap-2">
-        <button type="button" className="btn" disabled={motors.length >= MOST_BESIDE} onClick={add}>
-          <Plus size={18} aria-hidden="true" /> Think of another motor
-        </button>
-        {Object.keys(plan.motor).length > 0 && (
-          <button
-            type="button"
-            className="btn"
-            disabled={motors.length >= MOST_BESIDE}
-            onClick={() =>
-              change('Keep this plate beside', [
-                set('candidates.motors', [
-                  ...motors,
-                  { id: newId(), name: `As in the plan, ${motors.length + 1}`, plate: plan.motor },
-                ]),
-              ])
-            }
-          >
-            Keep the plan’s motor on the list
-          </button>
-        )}
-      </div>
-      {index >= 0 && <MotorForm index={index} onClose={() => setEditing(undefined)} />}
+      <BesideButtons kind="motor" beside={beside} />
+      {beside.index !== undefined && (
+        <BesideForm kind="motor" index={beside.index} onClose={() => beside.edit(undefined)} />
+      )}
     </section>
   )
 }
