@@ -1,5 +1,49 @@
 // @ts-check
 
+/**
+ * The rooms of core from the ground up. What stands on one line does not know what stands on a later one; rooms of one
+ * line are beside each other, and no-cycles keeps them from needing one another.
+ */
+const coreRooms = [
+  ['quantities', 'rules'],
+  ['data'],
+  ['drivetrain'],
+  ['stages'],
+  ['plan'],
+  ['motor', 'drive', 'supply', 'dc', 'workholding', 'cutting', 'controls', 'cost'],
+  ['rulebook'],
+  ['facts'],
+  ['findings'],
+  ['evaluate'],
+  ['library', 'plate', 'report', 'speeds', 'compare'],
+  ['search', 'http', 'formats'],
+]
+
+/** The same of the page. A stage's screen is fetched by its folder's name, so the shell does not import it. */
+const webRooms = [
+  ['state'],
+  ['parts'],
+  ['drawings', 'library', 'workers'],
+  ['candidates'],
+  ['stages', 'shop', 'conversion'],
+  ['app'],
+]
+
+/** Forbids every arrow from a room to one above it. @param {string} at @param {string[][]} rooms */
+const nothingBackUp = (at, rooms) =>
+  rooms.slice(0, -1).map((line, i) => ({
+    name: `up-from-${line.join('-')}`,
+    comment: 'Arrows run down only: see the rooms above.',
+    severity: /** @type {const} */ ('error'),
+    from: { path: `^${at}/(${line.join('|')})/` },
+    to: {
+      path: `^${at}/(${rooms
+        .slice(i + 1)
+        .flat()
+        .join('|')})/`,
+    },
+  }))
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 export default {
   forbidden: [
@@ -30,6 +74,8 @@ export default {
       from: { path: '^server/src' },
       to: { path: '^(web|cli|tools|e2e)/' },
     },
+    ...nothingBackUp('core/src', coreRooms),
+    ...nothingBackUp('web/src', webRooms),
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],
   options: {

@@ -1,11 +1,27 @@
-import { evaluateFile } from './evaluateFile'
+import { evaluateFiles } from './evaluateFiles'
 import { runRule } from './runRule'
 import { writeDocs } from './writeDocs'
 
 /** The verbs that need core alone; each returns its exit code. */
-const verbs: Record<string, (args: string[]) => number> = { rule: runRule, evaluate: evaluateFile, docs: writeDocs }
+const verbs: Record<string, (args: string[]) => number> = { rule: runRule, evaluate: evaluateFiles, docs: writeDocs }
 
-export const main = (verb: string, args: string[]): number => verbs[verb]?.(args) ?? 2
+export function main(verb: string, args: string[]): number {
+  // Whoever reads may have seen enough, as `head` does.
+  process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EPIPE') process.exit(0)
+    throw error
+  })
+  return verbs[verb]?.(args) ?? 2
+}
 
 /** For measuring core as it is shipped to the command line. */
-export { evaluate, readConversionFile, readLibraryCsv, search, searchSpace, usualWishes } from '@zesty/core'
+export {
+  evaluate,
+  evaluator,
+  readConversionFile,
+  readLibraryCsv,
+  search,
+  searchSpace,
+  stageIds,
+  usualCriteria,
+} from '@zesty/core'

@@ -15,7 +15,7 @@ function describe(rule: Rule): string {
     d.title,
     '',
     `Formula: ${d.formula}`,
-    `Source:  ${d.source}`,
+    `Source:  ${d.citation}`,
     '',
     'Input:',
     table(d.input, 'needed'),
@@ -30,7 +30,7 @@ function describe(rule: Rule): string {
 /** `rule`: the list; `rule ID`: the contract; `rule ID '{json}'`: the output as JSON. */
 export function runRule([id, json, ...more]: string[]): number {
   if (id === undefined) {
-    for (const rule of rules.values()) process.stdout.write(`${rule.id.padEnd(40)} ${rule.title}\n`)
+    for (const rule of rules.values()) process.stdout.write(`${rule.id.padEnd(40)} ${describeRule(rule).title}\n`)
     return 0
   }
   const rule = rules.get(id)

@@ -1,11 +1,16 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { conversionJsonSchema, PLAN_VERSION, rules, rulesPage } from '@zesty/core'
+import { jsonSchemas, rules, rulesPage } from '@zesty/core'
 
 /** Generated pages by path. */
 const pages = (): Record<string, string> => ({
   'docs/rules.md': rulesPage(rules.values()),
-  [`docs/schema/conversion-${PLAN_VERSION}.json`]: `${JSON.stringify(conversionJsonSchema(), null, 2)}\n`,
+  ...Object.fromEntries(
+    Object.entries(jsonSchemas()).map(([name, schema]) => [
+      `docs/schema/${name}`,
+      `${JSON.stringify(schema, null, 2)}\n`,
+    ]),
+  ),
 })
 
 /** Writes the generated pages; with `--check`, says which are stale instead. */

@@ -1,8 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { stageIds as stages } from '@zesty/core'
 import { chain, expect, test, type } from './shopFixture'
-
-const stages = ['survey', 'route', 'motor', 'drive', 'speeds', 'settings']
 
 /** Faults that keep people out, as axe names them. */
 async function faults(page: Page): Promise<string[]> {
@@ -94,10 +93,10 @@ test.describe('on a phone', () => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
     expect(await smallTargets(page)).toEqual([])
   })
-  for (const view of [...stages, 'shop', 'library'])
+  for (const view of [...stages, 'shop', 'library'] as const)
     test(`${view} fits the width, and what is pressed is large enough`, async ({ page, shop }) => {
       if (view === 'library') await shop.addSamples()
-      await shop.openDemo('1-saltpan-row/gap-bed-lathe', stages.includes(view) ? view : 'survey')
+      await shop.openDemo('1-saltpan-row/gap-bed-lathe', view === 'shop' || view === 'library' ? 'survey' : view)
       if (view === 'shop') await page.goto(`/shops/${shop.id}`)
       if (view === 'library') await page.goto(`/shops/${shop.id}/library/drives`)
       await page.waitForLoadState('networkidle')

@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { throwAwayCluster } from './cluster.mjs'
 import { demoServer } from './demoServer.mjs'
+import { formats } from './formats.mjs'
 import { localPath, root } from './paths.mjs'
 import { npmBin, runShown } from './run.mjs'
 import { ensureApplication, ensureChromium, ensureCommandLine, ensureDependencies } from './setUp.mjs'
@@ -44,7 +45,7 @@ async function jest(projects, env = {}) {
 
 const typeProjects = ['core', 'core/test', 'cli', 'tools', 'server', 'web', 'e2e']
 
-/** @type {Record<string, {says: string, run: () => Promise<Count>}>} */
+/** @type {Record<string, {says: string, onlyNamed?: boolean, run: () => Promise<Count>}>} */
 const steps = {
   types: {
     says: 'type check of every part',
@@ -96,7 +97,7 @@ const steps = {
     says: 'generated pages are fresh',
     run: async () => asOne(await runShown(process.execPath, [join(root, 'tools/main.mjs'), 'docs', '--check'])),
   },
-  cli: { says: 'the command line as a person types it', run: () => nodeTests() },
+  cli: { says: 'the command line as a person types it, and the tools', run: () => nodeTests() },
   server: {
     says: 'the server against a real PostgreSQL',
     run: async () => {
@@ -116,6 +117,12 @@ const steps = {
       return { passed: 1, failed: 0 }
     },
   },
+  formats: { says: 'published formats, held against programs of others', run: () => formats() },
+  lighthouse: {
+    says: 'Lighthouse on the built application, only when named: its times want a quiet machine',
+    onlyNamed: true,
+    run: async () => (await import('./lighthouse.mjs')).audits(),
+  },
   e2e: { says: 'the built application in a browser', run: () => playwright() },
 }
 
@@ -123,7 +130,12 @@ const steps = {
 async function nodeTests() {
   ensureCommandLine()
   return asOne(
-    await runShown(process.execPath, ['--test', '--test-reporter=spec', join(root, 'cli', 'test', 'cli.test.mjs')]),
+    await runShown(process.execPath, [
+      '--test',
+      '--test-reporter=spec',
+      join(root, 'cli', 'test', 'cli.test.mjs'),
+      join(root, 'tools', 'test', 'tools.test.mjs'),
+    ]),
   )
 }
 
@@ -168,7 +180,7 @@ export async function check(args) {
   /** @type {string[]} */
   const failures = []
   for (const [name, step] of Object.entries(steps)) {
-    if (args.length > 0 && !args.includes(name)) continue
+    if (args.length > 0 ? !args.includes(name) : step.onlyNamed) continue
     console.log(`\n== ${name}: ${step.says}`)
     const began = Date.now()
     let count

@@ -13,7 +13,7 @@ const verbs = {
     run: async (args) => (await import('./check.mjs')).check(args),
   },
   evaluate: {
-    says: 'FILE [--text]                judge a conversion file, as JSON or as a short report',
+    says: 'FILE ... [--text]            judge conversion files, as JSON or as short reports',
     run: (args) => commandLine('evaluate', args),
   },
   rule: {
@@ -23,6 +23,10 @@ const verbs = {
   bench: {
     says: '                             measure the budgets',
     run: async () => (await import('./bench.mjs')).bench(),
+  },
+  mutate: {
+    says: '[HOW MANY] [SEED]            slips of the pen that the tests must notice',
+    run: async (args) => (await import('./mutate.mjs')).mutate(args),
   },
   shots: {
     says: '                             make docs/screenshots from the demo data',

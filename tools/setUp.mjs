@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, rmSync } from 'node:fs'
 import { delimiter, join } from 'node:path'
+import { installPackageBy } from './debianPackage.mjs'
 import { localPath, root } from './paths.mjs'
 import { npmBin, runLogged } from './run.mjs'
 import { once } from './stamp.mjs'
@@ -41,8 +42,7 @@ function installPackage(name) {
   /** @param {string[]} args */
   const apt = (args) =>
     runLogged(`Installing ${name}`, asRoot ? 'apt-get' : 'sudo', asRoot ? args : ['-n', 'apt-get', ...args], { env })
-  apt(['update', '-qq'])
-  apt(['install', '-y', '-qq', '--no-install-recommends', name])
+  installPackageBy(name, apt)
 }
 
 export function ensurePostgres() {

@@ -66,6 +66,36 @@ test('evaluate prints JSON, and a short report with --text', () => {
   assert.match(zesty('evaluate', path, '--text', '--imperial').stdout, /2\.01 hp/)
 })
 
+test('evaluate takes several files in one run, and tells of one that does not read', () => {
+  const folder = join(root, 'demo', '1-saltpan-row')
+  const [lathe, mill] = [join(folder, 'gap-bed-lathe.json'), join(folder, 'turret-mill.json')]
+  const both = zesty('evaluate', lathe, file('broken.json', '{'), mill)
+  assert.equal(both.status, 2)
+  assert.match(both.stderr, /broken\.json is not JSON/)
+  const lines = both.stdout
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line))
+  assert.deepEqual(
+    lines.map((line) => line.file),
+    [lathe, mill],
+  )
+  assert.deepEqual(lines[0].evaluation, JSON.parse(zesty('evaluate', lathe).stdout))
+  assert.match(
+    zesty('evaluate', lathe, mill, '--text').stdout,
+    /== .*gap-bed-lathe\.json\n[\s\S]*== .*turret-mill\.json\n/,
+  )
+})
+
+test('a reader that has seen enough ends it quietly', () => {
+  const many = Array.from({ length: 12 }, () => join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json')).join(' ')
+  const piped = spawnSync('bash', ['-c', `set -o pipefail; ./zesty evaluate ${many} | head -c 200 > /dev/null`], {
+    cwd: root,
+    encoding: 'utf8',
+  })
+  assert.deepEqual([piped.stderr, piped.status], ['', 0])
+})
+
 test('every demo file evaluates', () => {
   for (const shop of readdirSync(join(root, 'demo')))
     for (const name of readdirSync(join(root, 'demo', shop)).filter((n) => n !== 'shop.json'))

@@ -1,24 +1,23 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
-import type { Figure } from '../src/evaluate/figure'
-import { applyPatch, set, type Plan, type Stage } from '../src/plan'
-import { sayText } from '../src/quantities'
+import type { Figure } from '../src/facts/figure'
+import type { FigureId } from '../src/facts/figureId'
+import { applyPatch, set, stageOfKind, type Plan, type StageFields } from '../src/plan'
+import { messageText } from '../src/quantities'
 import { demoPlan } from './demoPlans'
 
-type Told = { [K in keyof Stage]?: Stage[K] | undefined }
-
 /** The gap-bed lathe with its middle position, 90 on 224 mm, told further. */
-const told = (stage: Told, at = 0): Plan =>
-  applyPatch(
-    demoPlan('gap-bed-lathe'),
-    Object.entries(stage).map(([key, value]) => set(`survey.positions.1.stages.${at}.${key}`, value)),
-  )
+const told = (more: StageFields, at = 0): Plan => {
+  const plan = demoPlan('gap-bed-lathe')
+  const stage = { ...plan.survey.positions[1]?.transmission[at], ...more }
+  return applyPatch(plan, [set(`survey.positions.1.transmission.${at}`, stageOfKind(stage, stage.kind))])
+}
 const figuresOf = (plan: Plan) => {
   const { figures } = evaluate(plan)
-  return (id: string): Figure | undefined => figures[`position.b.${id}`]
+  return (id: string): Figure | undefined => figures[`position.b.${id}` as FigureId]
 }
 const findingOf = (plan: Plan, id: string) => evaluate(plan).findings.find((f) => f.id.startsWith(id))
-const plain = (said: Parameters<typeof sayText>[0] | undefined) => sayText(said ?? []).replace(/\s/g, ' ')
+const plain = (said: Parameters<typeof messageText>[0] | undefined) => messageText(said ?? []).replace(/\s/g, ' ')
 
 describe('what a belt bears', () => {
   const bears = { section: 'a', centreMm: 410, belts: 1, beltMm: undefined } as const
@@ -42,8 +41,8 @@ describe('what a belt bears', () => {
   })
   test('behind a back gear it turns slower and pulls harder', () => {
     const plan = applyPatch(told({}), [
-      set('survey.positions.1.stages', [
-        { kind: 'gear-pair', driverMm: 20, drivenMm: 40 },
+      set('survey.positions.1.transmission', [
+        { kind: 'gear-pair', driverTeeth: 20, drivenTeeth: 40 },
         { kind: 'v-belt', section: 'a', driverMm: 90, drivenMm: 224, centreMm: 410 },
       ]),
     ])
@@ -56,14 +55,23 @@ describe('what a belt bears', () => {
 describe('what a belt holds', () => {
   test('the pull it wants, and how that feels in the middle of the span', () => {
     const figure = figuresOf(told({ centreMm: 410, belts: 2 }))
-    const standing = figure('belt1.standingN')?.value ?? 0
+    const standing = figure('belt1.staticTensionN')?.value ?? 0
     expect(figure('belt1.eachN')?.value).toBeCloseTo(standing / 2, 6)
-    expect(figure('belt1.pressMm')?.value).toBeCloseTo(404.489 / 64, 3)
-    expect(figure('belt1.pressN')?.value).toBeCloseTo(standing / 32, 6)
+    expect(figure('belt1.deflectionMm')?.value).toBeCloseTo(404.489 / 64, 3)
+    expect(figure('belt1.deflectionForceN')?.value).toBeCloseTo(standing / 32, 6)
   })
   test('what rests on a planning value says so, all the way down', () => {
-    const figure = figuresOf(told({ centreMm: 410, belts: 2, pressN: 9, pressMm: 6, ratedBeltW: 900 }))
-    const typical = ['startNm', 'standingN', 'eachN', 'pressN', 'slipsNm', 'beltsWanted', 'nearest', 'farthest']
+    const figure = figuresOf(told({ centreMm: 410, belts: 2, deflectionForceN: 9, deflectionMm: 6, ratedBeltW: 900 }))
+    const typical = [
+      'startNm',
+      'staticTensionN',
+      'eachN',
+      'deflectionForceN',
+      'slipsNm',
+      'beltsWanted',
+      'nearest',
+      'farthest',
+    ]
     expect(typical.map((id) => [id, figure(`belt1.${id}`)?.restsOnTypical])).toEqual(typical.map((id) => [id, true]))
     // A length, a wrap and a tension that was felt rest on what was measured alone.
     const measured = ['length', 'wrap', 'foundN']
@@ -75,14 +83,14 @@ describe('what a belt holds', () => {
       told({
         centreMm: 410,
         belts: 2,
-        pressN: wanted('belt1.pressN')?.value,
-        pressMm: wanted('belt1.pressMm')?.value,
+        deflectionForceN: wanted('belt1.deflectionForceN')?.value,
+        deflectionMm: wanted('belt1.deflectionMm')?.value,
       }),
     )
     expect(figure('belt1.slipsNm')?.value).toBeCloseTo(figure('belt1.startNm')?.value ?? 0, 6)
   })
   test('slack, the numbers are said', () => {
-    const plan = told({ centreMm: 410, belts: 2, pressN: 5, pressMm: 6 })
+    const plan = told({ centreMm: 410, belts: 2, deflectionForceN: 5, deflectionMm: 6 })
     expect(plain(findingOf(plan, 'belts.slips-at-start')?.says)).toMatch(
       /it holds 9\.36 N m on the small pulley; a start can ask 15\.1 N m\. It has 169 N a side at rest and wants 272 N/,
     )
@@ -102,7 +110,7 @@ describe('a belt in grooves cut for another', () => {
     const finding = findingOf(plan, 'belts.strange-groove')
     expect(plain(finding?.title)).toBe('The belt of B rests on the bottom of its grooves')
     const mended = applyPatch(plan, finding?.remedies[0]?.patch ?? [])
-    expect(mended.survey.positions[1]?.stages[0]).toMatchObject({ section: 'a' })
+    expect(mended.survey.positions[1]?.transmission[0]).toMatchObject({ section: 'a' })
     expect(figuresOf(mended)('speedRatio')?.value).toBeCloseTo(90 / 224, 9)
   })
   test('in its own grooves nothing changes', () => {
@@ -111,7 +119,7 @@ describe('a belt in grooves cut for another', () => {
 })
 
 describe('timing belts', () => {
-  const timing = told({ kind: 'timing-belt', section: 'tooth-l', driverMm: 24, drivenMm: 60, centreMm: 400 })
+  const timing = told({ kind: 'timing-belt', section: 'tooth-l', driverTeeth: 24, drivenTeeth: 60, centreMm: 400 })
   test('lie by the diameters of their teeth, with the stock belt next to them', () => {
     const figure = figuresOf(timing)
     expect(figure('belt1.driverMm')?.value).toBeCloseTo(72.766, 3)
@@ -122,7 +130,7 @@ describe('timing belts', () => {
   })
   test('bear what their maker says; nothing is made up', () => {
     const figure = figuresOf(timing)
-    expect(['beltW', 'standingN', 'pressN'].map((id) => figure(`belt1.${id}`))).toEqual([
+    expect(['beltW', 'staticTensionN', 'deflectionForceN'].map((id) => figure(`belt1.${id}`))).toEqual([
       undefined,
       undefined,
       undefined,
@@ -148,14 +156,15 @@ describe('the bore of the motor’s pulley', () => {
 })
 
 test('the slot is held against the room a belt wants, to fit it and to tension it', () => {
-  const says = (stage: Told) => plain(findingOf(told({ centreMm: 412, ...stage }), 'belts.no-room/position-b')?.says)
+  const says = (stage: StageFields) =>
+    plain(findingOf(told({ centreMm: 412, ...stage }), 'belts.no-room/position-b')?.says)
   expect(says({ slotLeastMm: 385, slotMostMm: 460 })).toBe('')
   expect(says({ slotLeastMm: 385, slotMostMm: 430 })).toMatch(/wants up to 451\.\d mm .* ends at 430 mm/)
   expect(says({ slotLeastMm: 400, slotMostMm: 460 })).toMatch(/wants 392\.\d mm .* begins at 400 mm/)
 })
 
 test('of the stock belts next to a length one is named with which the motor stands in its slot', () => {
-  const stock = (stage: Told) => figuresOf(told({ section: 'a', centreMm: 412, ...stage }))('belt1.stock')?.value
+  const stock = (stage: StageFields) => figuresOf(told({ section: 'a', centreMm: 412, ...stage }))('belt1.stock')?.value
   expect(stock({ slotLeastMm: undefined, slotMostMm: undefined })).toBe(1250)
   expect(stock({ slotLeastMm: 385, slotMostMm: 470 })).toBe(1430)
   // None of the nearest few: the nearest is named all the same, and the figure beside it tells where the motor sits.

@@ -1,14 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
+import type { FigureId } from '../src/facts/figureId'
 import { applyPatch, set, type Patch } from '../src/plan'
-import { gaugeArea, sayText } from '../src/quantities'
+import { gaugeArea, messageText } from '../src/quantities'
 import { demoPlan } from './demoPlans'
 
 const lathe = (...patch: Patch): Evaluation =>
   evaluate(
     applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch]),
   )
-const value = (e: Evaluation, id: string): number | undefined => e.figures[id]?.value
+const value = (e: Evaluation, id: FigureId): number | undefined => e.figures[id]?.value
 const finding = (e: Evaluation, id: string) => e.findings.find((f) => f.id === id || f.id.startsWith(`${id}/`))
 
 describe('the circuit', () => {
@@ -57,7 +58,7 @@ describe('running up and stopping', () => {
   })
   test('a ramp the drive cannot swallow is found, with one that it can', () => {
     const trips = finding(lathe(set('settings.chosen.decelerationS', 3)), 'drive.stop-trips')
-    expect(sayText(trips?.title ?? []).replace(/\u00a0/g, ' ')).toBe('A stop in 3 s would trip the drive')
+    expect(messageText(trips?.title ?? []).replace(/\u00a0/g, ' ')).toBe('A stop in 3 s would trip the drive')
     expect(finding(lathe(...(trips?.remedies[0]?.patch ?? [])), 'drive.stop-trips')).toBeUndefined()
   })
   test('a timed coast tells the friction, which shortens the stop', () => {

@@ -5,13 +5,13 @@ import { compareMotors } from '../src/compare/compareMotors'
 import { compareRoutes } from '../src/compare/compareRoutes'
 import { motorFit } from '../src/compare/motorFit'
 import { frameSize, frameSizes } from '../src/data/frameSizes'
-import { leadConnections } from '../src/data/leadConnections'
+import { leadConnections } from '../src/motor/leadConnections'
 import { evaluate } from '../src/evaluate/evaluate'
-import { numberOf } from '../src/evaluate/figure'
-import { ingressOf, letsIn } from '../src/evaluate/ingress'
+import { numberOf } from '../src/facts/figure'
+import { ingressOf, letsIn } from '../src/facts/drive/ingress'
 import { frameHeightMm, terminalLinks } from '../src/motor'
 import { applyPatch, emptyPlan, set, upgrade, type Plan } from '../src/plan'
-import { sayText } from '../src/quantities'
+import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
 
@@ -43,7 +43,7 @@ describe('connections', () => {
   test('twelve leads in star take root three times the volts of their delta', () => {
     const plan = applyPatch(emptyPlan('x'), [
       set('motor', {
-        kind: 'three-phase',
+        kind: 'induction',
         powerW: 2200,
         lowVoltageV: 230,
         highVoltageV: 460,
@@ -106,7 +106,7 @@ describe('motors side by side', () => {
     const height = (raiseMm?: number) =>
       motorFit({ frame: '90S', ...(raiseMm === undefined ? {} : { raiseMm }) }, { frame: '100L' })[0]
     expect([height()?.verdict, height(12)?.verdict, height(5)?.verdict]).toEqual(['adapt', 'adapt', 'no'])
-    expect(sayText(motorFit({ frame: '100L' }, { frame: '90S' })[0]?.says ?? [])).toMatch(/Riser block of 10\smm/)
+    expect(messageText(motorFit({ frame: '100L' }, { frame: '90S' })[0]?.says ?? [])).toMatch(/Riser block of 10\smm/)
   })
   test('the fan end wants air, and a blower a supply of its own', () => {
     const fan = (overallMm: number, cooling: 'shaft-fan' | 'blower') =>
@@ -116,7 +116,7 @@ describe('motors side by side', () => {
       'adapt',
       'adapt',
     ])
-    expect(sayText(fan(310, 'blower')?.says ?? [])).toMatch(/never from U, V, W/)
+    expect(messageText(fan(310, 'blower')?.says ?? [])).toMatch(/never from U, V, W/)
   })
   test('a typed size counts before the frame’s', () => {
     const [height] = motorFit({ frame: '90S' }, { frame: '90S', centreHeightMm: 95 })
@@ -140,7 +140,7 @@ describe('drives side by side', () => {
   })
   test('a price that is wanted and not known leaves the sum unknown', () => {
     const plan = applyPatch(demoPlan('gap-bed-lathe'), [
-      set('drive.resistorFitted', true),
+      set('drive.resistor', { ohm: 100 }),
       set('drive.resistorPrice', undefined),
     ])
     const [own] = compareDrives(plan)
@@ -220,7 +220,7 @@ test('no valid plan makes a comparison throw, and every figure of one is a numbe
         ...compareDrives(plan).map((c) => c.evaluation.figures),
       ]
       for (const figures of all)
-        for (const f of Object.values(figures)) expect([f.id, Number.isFinite(f.value)]).toEqual([f.id, true])
+        for (const [id, f] of Object.entries(figures)) expect([id, Number.isFinite(f?.value)]).toEqual([id, true])
     }),
     { numRuns: 60 },
   )

@@ -1,22 +1,23 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
-import { report } from '../src/evaluate/report'
+import type { FigureId } from '../src/facts/figureId'
+import { report } from '../src/report/report'
 import { applyPatch, emptyPlan, readPlan, set } from '../src/plan'
 import { frameHeightMm } from '../src/motor'
-import { sayText } from '../src/quantities'
+import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 
-const value = (e: Evaluation, id: string): number | undefined => e.figures[id]?.value
+const value = (e: Evaluation, id: FigureId): number | undefined => e.figures[id]?.value
 const plain = (text: string): string => text.replace(/[\u00a0\u202f]/g, ' ')
 
 test('never throws, and gives only finite figures, on any valid plan', () => {
   fc.assert(
     fc.property(arbitraryPlan, (plan) => {
       const evaluation = evaluate(plan)
-      for (const figure of Object.values(evaluation.figures))
-        expect([figure.id, Number.isFinite(figure.value)]).toEqual([figure.id, true])
+      for (const [id, figure] of Object.entries(evaluation.figures))
+        expect([id, Number.isFinite(figure?.value)]).toEqual([id, true])
       for (const finding of evaluation.findings)
         for (const remedy of finding.remedies)
           expect([finding.id, readPlan(applyPatch(plan, remedy.patch))]).toEqual([
@@ -50,7 +51,7 @@ test('is pure: the same plan gives the same evaluation and stays as it was', () 
 
 describe('the gap-bed lathe', () => {
   const evaluation = evaluate(applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta')]))
-  test.each([
+  test.each<[FigureId, number]>([
     ['motor.poles', 4],
     ['motor.synchronousRpm', 1500],
     ['motor.torque', 10.087],
@@ -69,7 +70,9 @@ describe('the gap-bed lathe', () => {
     ['position.b.torque', (10.0873 * 0.95 * 224) / 90],
   ])('%s is %d', (id, expected) => expect(value(evaluation, id)).toBeCloseTo(expected, 2))
   test('the chain says it in a line each', () => {
-    expect(evaluation.chain.map((l) => plain(`${l.name}: ${sayText(l.headline)}; ${sayText(l.detail)}`))).toEqual([
+    expect(
+      evaluation.chain.map((l) => plain(`${l.name}: ${messageText(l.headline)}; ${messageText(l.detail)}`)),
+    ).toEqual([
       'Wall: 230 V, 1-phase, 32 A; takes 14.5 A at full load',
       'Drive: 7 A out, 1.5 kW; 6 Hz to 90 Hz, 230 V at base',
       'Motor: Delta, 4-pole, 6 A; 10.1 N m',
@@ -115,10 +118,9 @@ describe('provenance', () => {
   test('every computed figure names figures or inputs that exist', () => {
     for (const plan of demoPlans.values()) {
       const { figures } = evaluate(plan)
-      for (const figure of Object.values(figures))
-        for (const line of figure.from)
-          if (line.figureId)
-            expect([figure.id, line.figureId, line.figureId in figures]).toEqual([figure.id, line.figureId, true])
+      for (const [id, figure] of Object.entries(figures))
+        for (const line of figure?.from ?? [])
+          if (line.figureId) expect([id, line.figureId, line.figureId in figures]).toEqual([id, line.figureId, true])
     }
   })
 })

@@ -2,11 +2,21 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate } from '../src/evaluate/evaluate'
-import { numberOf } from '../src/evaluate/figure'
-import { circuitLoad, libraryColumns, libraryCsv, libraryKinds, readLibraryCsv, takeCircuit } from '../src/library'
+import { numberOf } from '../src/facts/figure'
+import {
+  circuitLoad,
+  libraryColumns,
+  libraryCsv,
+  libraryKinds,
+  readLibraryCsv,
+  addCandidate,
+  MOST_BESIDE,
+  takeBranchCircuit,
+  takeItem,
+} from '../src/library'
 import type { LibraryItem, LibraryKind } from '../src/library'
 import { equivalentCircuit } from '../src/motor'
-import { applyPatch, driveSchema, emptyPlan, motorSchema, set } from '../src/plan'
+import { applyPatch, driveSchema, emptyPlan, motorSchema, set, type MotorPlate } from '../src/plan'
 import { arbitraryPlan } from './arbitraryPlan'
 
 const shipped = (kind: 'motor' | 'drive'): LibraryItem[] => {
@@ -32,12 +42,12 @@ describe('items that ship', () => {
     expect(new Set(plates.map((d) => d.input))).toEqual(new Set(['1', '3', 'either']))
   })
   test.each(motors.map((m) => [m.name, m] as const))('%s: its plate agrees with itself', (_, motor) => {
-    const { findings } = evaluate(applyPatch(emptyPlan('Bench'), [set('motor', motor.item)]))
+    const { findings } = evaluate(applyPatch(emptyPlan('Bench'), [set('motor', motorSchema.parse(motor.item))]))
     expect(findings.filter((f) => f.severity !== 'note').map((f) => f.id)).toEqual(
       /old/.test(motor.name) ? [expect.stringMatching(/^motor\./)] : [],
     )
-    const plate = motorSchema.parse(motor.item)
-    if (plate.kind !== 'three-phase') return
+    const plate: MotorPlate = motorSchema.parse(motor.item)
+    if (plate.kind !== 'induction') return
     const fitted = equivalentCircuit.run({
       powerW: plate.powerW,
       voltageV: plate.lowVoltageV,
@@ -141,8 +151,51 @@ describe('circuits of the shop', () => {
   })
   test('a plan that is put on a circuit says what the circuit says', () => {
     const before = applyPatch(emptyPlan('Lathe'), [set('supply', { voltageV: 120, breakerA: 15, plugA: 13 })])
-    const after = applyPatch(before, takeCircuit('north', { voltageV: 230, phases: 1, frequencyHz: 50 }))
-    expect(after.supply).toEqual({ circuitId: 'north', voltageV: 230, phases: 1, frequencyHz: 50, plugA: 13 })
+    const after = applyPatch(before, takeBranchCircuit('north', { voltageV: 230, phases: 1, frequencyHz: 50 }))
+    expect(after.supply).toEqual({ branchCircuitId: 'north', voltageV: 230, phases: 1, frequencyHz: 50, plugA: 13 })
     expect(numberOf(evaluate(after).figures['supply.voltageV'])).toBe(230)
+  })
+})
+
+describe('an item that is taken', () => {
+  const motor = { kind: 'motor' as const, name: 'Elm 15', item: { kind: 'induction' as const, powerW: 1500 } }
+  const drive = { kind: 'drive' as const, name: 'Wren 22', item: { ratedOutputA: 9 } }
+  const before = applyPatch(emptyPlan('Lathe'), [
+    set('motor', { powerW: 750 }),
+    set('checks', { secondHand: true, smell: 'bad' }),
+    set('drive', { name: 'Old', ratedOutputA: 4 }),
+    set('settings.chosen.ratedCurrentA', 4),
+    set('settings.chosen.accelerationS', 6),
+    set('settings.inDrive.overloadA', 4),
+    set('settings.inDrive.accelerationS', 6),
+    set('settings.state', 'entered'),
+  ])
+  test('as the motor: what was tested or set for the old one goes, what speaks of the machine stays', () => {
+    const after = applyPatch(before, takeItem(motor))
+    expect([after.motor, after.checks]).toEqual([motor.item, {}])
+    expect(after.settings).toEqual({
+      chosen: { accelerationS: 6 },
+      inDrive: { accelerationS: 6 },
+      state: 'entered',
+    })
+    expect(after.drive).toEqual(before.drive)
+  })
+  test('as the drive: it bears its name, and nothing was read from it yet', () => {
+    const after = applyPatch(before, takeItem(drive))
+    expect(after.drive).toEqual({ name: 'Wren 22', ratedOutputA: 9 })
+    expect([after.settings.inDrive, after.settings.state, after.motor]).toEqual([{}, undefined, before.motor])
+  })
+  test('stands beside the others while there is room, the plan’s own untouched', () => {
+    let plan = before
+    for (let i = 0; i < MOST_BESIDE; i += 1) {
+      const patch = addCandidate(plan, i === 0 ? drive : motor, `c${i}`)
+      if (!patch) throw new Error('no room')
+      plan = applyPatch(plan, patch)
+    }
+    expect(plan.candidates.drives).toEqual([{ id: 'c0', name: 'Wren 22', plate: { name: 'Wren 22', ratedOutputA: 9 } }])
+    expect(plan.candidates.motors).toHaveLength(MOST_BESIDE - 1)
+    expect([plan.motor, plan.drive]).toEqual([before.motor, before.drive])
+    const full = applyPatch(plan, addCandidate(plan, motor, 'last') ?? [])
+    expect(addCandidate(full, motor, 'more')).toBeUndefined()
   })
 })

@@ -1,9 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { fieldSpeed, pullOut, solveCircuit, type Circuit } from '../src/motor/circuit'
+import { fieldSpeed, pullOut, solveCircuit, type EquivalentCircuit } from '../src/motor/circuit'
 import { equivalentCircuit, operatingPoint } from '../src/motor'
 
-const circuit: Circuit = { r1Ohm: 1.35, x1Ohm: 1.9, r2Ohm: 1.25, x2Ohm: 1.9, xmOhm: 38, ratedFrequencyHz: 50, poles: 4 }
+const circuit: EquivalentCircuit = {
+  r1Ohm: 1.35,
+  x1Ohm: 1.9,
+  r2Ohm: 1.25,
+  x2Ohm: 1.9,
+  xmOhm: 38,
+  ratedFrequencyHz: 50,
+  poles: 4,
+}
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const anyCircuit = fc.record({
   r1Ohm: between(0.05, 20),

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
-import { shaftPower, torqueCurves, type TorqueCurves } from '../src/evaluate/torqueCurves'
+import { shaftPower, torqueCurves, type TorqueCurves } from '../src/speeds/torqueCurves'
 import { applyPatch, emptyPlan, set, type Patch, type Plan } from '../src/plan'
-import { sayText } from '../src/quantities'
+import { messageText } from '../src/quantities'
 import { demoPlan } from './demoPlans'
 
 const lathe = (...patch: Patch): Plan =>
@@ -19,14 +19,14 @@ describe('the motor’s inside', () => {
   test('plain V/f has no pull at the slow end, with its number', () => {
     const plan = lathe(set('drive.control', 'vf'))
     const weak = evaluate(plan).findings.find((f) => f.id === 'drive.plain-vf-at-low-hertz')
-    expect([weak?.severity, sayText(weak?.says ?? []).replace(/\u00a0/g, ' ')]).toEqual([
+    expect([weak?.severity, messageText(weak?.says ?? []).replace(/\u00a0/g, ' ')]).toEqual([
       'watch',
       expect.stringMatching(/Without boost its most is about \d+(\.\d+)? N m there; rated is 10\.1 N m/),
     ])
   })
   test('lines that no motor could meet together are named', () => {
     const odd = evaluate(lathe(set('motor.powerFactor', 0.62))).findings.find((f) => f.id === 'motor.plate-circuit')
-    expect(sayText(odd?.says ?? [])).toMatch(/powerFactor contradicts currentA and ratedSpeedRpm/)
+    expect(messageText(odd?.says ?? [])).toMatch(/powerFactor contradicts currentA and ratedSpeedRpm/)
   })
   test('a spindle that prints synchronous speed has no circuit, and says why', () => {
     const { blocked, findings } = evaluate(demoPlan('gantry-router'))
@@ -98,7 +98,7 @@ describe('torque curves', () => {
 
 describe('links as found and to be', () => {
   test('star on a 230 V drive goes to delta, with the links of both', () => {
-    expect(evaluate(demoPlan('gap-bed-lathe')).links).toEqual({
+    expect(evaluate(demoPlan('gap-bed-lathe')).relinking).toEqual({
       leads: '6',
       choices: ['delta', 'star'],
       part: [['W2', 'U2', 'V2']],
@@ -120,11 +120,11 @@ describe('links as found and to be', () => {
     })
   })
   test('nothing to change where the links suit, nothing at all where there is no choice', () => {
-    expect(evaluate(lathe()).links).toMatchObject({ asFound: { connection: 'delta' } })
-    expect(evaluate(lathe()).links?.toBe).toBeUndefined()
-    expect(evaluate(demoPlan('turret-mill')).links).toBeUndefined()
+    expect(evaluate(lathe()).relinking).toMatchObject({ asFound: { connection: 'delta' } })
+    expect(evaluate(lathe()).relinking?.toBe).toBeUndefined()
+    expect(evaluate(demoPlan('turret-mill')).relinking).toBeUndefined()
     expect(
-      evaluate(applyPatch(demoPlan('long-bed-lathe'), [set('motor.connection', 'high')])).links?.toBe?.links,
+      evaluate(applyPatch(demoPlan('long-bed-lathe'), [set('motor.connection', 'high')])).relinking?.toBe?.links,
     ).toEqual([
       ['1', '7'],
       ['2', '8'],

@@ -15,7 +15,7 @@ describe('whole plates', () => {
         230/400 V  Δ/Y   6,0/3,5 A
         cos φ 0,80   η 79%`),
     ).toEqual({
-      kind: 'three-phase',
+      kind: 'induction',
       frame: '90L',
       platePoles: 4,
       enclosure: 'IP55',
@@ -50,7 +50,7 @@ describe('whole plates', () => {
       lowVoltageA: 8.6,
       highVoltageA: 4.3,
       ratedFrequencyHz: 60,
-      kind: 'three-phase',
+      kind: 'induction',
       serviceFactor: 1.15,
       frame: '182T',
       enclosure: 'TEFC',
@@ -107,9 +107,9 @@ describe('motors that a drive cannot run are recognised', () => {
     ['1~ 230 V 40 µF', 'single-phase'],
     ['ARM V 180 FIELD V 200 SHUNT WOUND', 'dc'],
     ['UNIVERSAL MOTOR 230 V', 'universal'],
-    ['3~ 1420/2830 rpm 400 V', 'two-speed'],
-    ['Two-speed 3 phase motor', 'two-speed'],
-    ['Holding torque 4 N m, 1.8 deg', 'stepper'],
+    ['3~ 1420/2830 rpm 400 V', 'pole-changing'],
+    ['Two-speed 3 phase motor', 'pole-changing'],
+    ['Holding torque 4 N m, 1.8 deg', 'servo'],
   ])('%s', (text, kind) => expect(motor(text).kind).toBe(kind))
 })
 
@@ -131,6 +131,12 @@ test('a value that cannot be is not taken, and it is said', () => {
     { ratedFrequencyHz: 50 },
     ['Power: 9000000 is not believable'],
   ])
+})
+
+test('what this kind of motor has not is not put on it, and is said', () => {
+  const reading = readPlate('UNIVERSAL MOTOR 230 V Ma/Mn 2.4', empty)
+  expect(reading.patch.map((c) => c.path)).toEqual(['motor', 'motor.lowVoltageV'])
+  expect(reading.lines[0]?.notes).toEqual(['Pull-out over rated torque: nothing that this kind of motor has here'])
 })
 
 test('whatever is pasted, it ends and leaves a plan that validates', () => {

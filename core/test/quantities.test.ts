@@ -10,8 +10,8 @@ import {
   parseSupplyWords,
   printQuantity,
   sameNominal,
-  say,
-  sayText,
+  message,
+  messageText,
   volts,
   type Dimension,
   type UnitSystem,
@@ -165,8 +165,8 @@ describe('printing', () => {
       ).toBeCloseTo(gaugeArea(n), 9)
   })
   test('a sentence keeps its amounts unprinted until it is said', () => {
-    const said = say`The drive gives ${volts(230)}.`
-    expect(sayText(said).replace(/\u00a0/g, ' ')).toBe('The drive gives 230 V.')
+    const said = message`The drive gives ${volts(230)}.`
+    expect(messageText(said).replace(/\u00a0/g, ' ')).toBe('The drive gives 230 V.')
   })
 })
 

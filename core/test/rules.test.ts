@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import { rules } from '../src/rules/registry'
+import { describeRule } from '../src/rulebook/describeRule'
+import { rules, type RuleId } from '../src/rulebook/registry'
+import { ruleWords } from '../src/rulebook/ruleWords'
 
 /** Runs a rule that must succeed. */
 function run(id: string, input: Record<string, unknown>): Record<string, number | string | boolean> {
@@ -56,7 +58,7 @@ describe('worked examples', () => {
     ['motor.phase-balance', { phase1Ohm: 2, phase2Ohm: 2, phase3Ohm: 2.12 }, { spread: 0.03922, alike: false }, 4],
     ['motor.phase-balance', { phase1Ohm: 2.41, phase2Ohm: 2.44, phase3Ohm: 2.4 }, { alike: true }, 1],
     [
-      'motor.high-speed-delta',
+      'motor.delta-87-hz',
       {
         lowVoltageV: 230,
         lowVoltageA: 6,
@@ -90,7 +92,7 @@ describe('worked examples', () => {
     ],
     ['supply.plug', { loadA: 14.5, plugA: 16, breakerA: 16, region: 'iec' }, { permitted: true, protected: true }, 6],
     [
-      'supply.behind-source',
+      'supply.behind-unit',
       { loadA: 8, loadV: 230, loadPhases: 3, wallV: 230, wallPhases: 1, efficiency: 0.8 },
       { throughVA: 3186.97, currentA: 17.32 },
       2,
@@ -193,11 +195,11 @@ describe('worked examples', () => {
     [
       'belt.tension',
       { torqueNm: 20, diameterMm: 100, wrapSmallDeg: 180 },
-      { tightN: 500, slackN: 100, standingN: 300, shaftN: 600 },
+      { tightN: 500, slackN: 100, staticTensionN: 300, shaftN: 600 },
       6,
     ],
     ['belt.from-outside', { section: 'a', outsideMm: 1347.26 }, { lengthMm: 1330, depthMm: 2.7475 }, 2],
-    ['belt.slip-torque', { standingN: 300, diameterMm: 100, wrapSmallDeg: 180 }, { torqueNm: 20 }, 6],
+    ['belt.slip-torque', { staticTensionN: 300, diameterMm: 100, wrapSmallDeg: 180 }, { torqueNm: 20 }, 6],
     [
       'belt.power',
       { section: 'a', diameterMm: 90, speedRpm: 1420, wrapSmallDeg: 161.19, belts: 2 },
@@ -206,15 +208,15 @@ describe('worked examples', () => {
     ],
     ['belt.adjustment', { centreMm: 410, lengthMm: 1324.2 }, { nearestMm: 390.137, farthestMm: 449.726 }, 6],
     [
-      'belt.press',
-      { largeMm: 224, smallMm: 90, centreMm: 410, standingN: 275 },
-      { spanMm: 404.489, pressMm: 6.3201, forceN: 17.1875 },
+      'belt.span-deflection',
+      { largeMm: 224, smallMm: 90, centreMm: 410, staticTensionN: 275 },
+      { spanMm: 404.489, deflectionMm: 6.3201, forceN: 17.1875 },
       3,
     ],
     [
       'belt.span-tension',
-      { largeMm: 224, smallMm: 90, centreMm: 410, forceN: 17.1875, pressMm: 6.3201 },
-      { spanMm: 404.489, standingN: 275 },
+      { largeMm: 224, smallMm: 90, centreMm: 410, forceN: 17.1875, deflectionMm: 6.3201 },
+      { spanMm: 404.489, staticTensionN: 275 },
       2,
     ],
     [
@@ -368,6 +370,107 @@ describe('worked examples', () => {
     ['supply.converter', { motors: [{ powerW: 1500 }, { powerW: 2200, hardStart: true }] }, { idlerW: 4400 }, 6],
     ['supply.inrush', {}, { waitSeconds: 120, typical: true }, 6],
     ['cutting.speed', { surfaceSpeedMPerMin: 30, diameterMm: 25 }, { speedRpm: 381.97 }, 2],
+    ['motor.synchronous-speed', { frequencyHz: 60, poles: 6 }, { synchronousRpm: 1200 }, 9],
+    ['motor.implied-efficiency-power-factor', { powerW: 2200, voltageV: 400, currentA: 4.7 }, { product: 0.675623 }, 6],
+    [
+      'motor.safe-speed',
+      { poles: 4, frameMm: 90, plateMaximumRpm: 2700, ratedSpeedRpm: 1420 },
+      { maximumRpm: 2700 },
+      9,
+    ],
+    ['motor.fan-cooling', { frequencyFraction: 0.4 }, { torqueFraction: 0.81 }, 9],
+    [
+      'motor.equivalent-circuit',
+      {
+        powerW: 1500,
+        voltageV: 230,
+        ratedFrequencyHz: 50,
+        poles: 4,
+        ratedSpeedRpm: 1420,
+        currentA: 6,
+        powerFactor: 0.8,
+        breakdownRatio: 2.7,
+      },
+      { breakdownRatio: 2.7 },
+      6,
+    ],
+    [
+      'motor.torque-capability',
+      { frequencyHz: 100, ratedFrequencyHz: 50, ratedTorqueNm: 10, breakdownRatio: 2.4, cooling: 'shaft-fan' },
+      { continuousNm: 4.615385, peakNm: 6 },
+      5,
+    ],
+    ['motor.frequency-at-speed', { speedRpm: 3600, poles: 2 }, { frequencyHz: 60 }, 9],
+    ['motor.star-voltage', { deltaV: 220 }, { starV: 381.0512 }, 3],
+    ['motor.star-current', { deltaA: 10 }, { starA: 5.7735 }, 4],
+    ['motor.other-voltage-current', { currentA: 4, voltageV: 460, otherVoltageV: 230 }, { currentA: 8 }, 9],
+    ['motor.efficiency-from-power-factor', { product: 0.6, powerFactor: 0.75 }, { efficiency: 0.8 }, 9],
+    ['motor.input-power', { powerW: 750, efficiency: 0.75 }, { inputW: 1000 }, 9],
+    ['motor.shaft-power', { torqueNm: 10, speedRpm: 3000 }, { powerW: 3141.593 }, 2],
+    ['motor.winding-peak', { ratedVoltageV: 400, timesRated: 2.5 }, { peakV: 1000 }, 9],
+    ['motor.frequency-fraction', { frequencyHz: 10, baseFrequencyHz: 50 }, { fraction: 0.2 }, 9],
+    ['motor.frequency-fraction', { frequencyHz: 70, baseFrequencyHz: 50 }, { fraction: 1 }, 9],
+    [
+      'motor.highest-frequency',
+      { plateFrequencyHz: 60, poles: 2, timesBase: 1.8, safeRpm: 4500 },
+      { frequencyHz: 60 },
+      9,
+    ],
+    [
+      'motor.highest-frequency',
+      { plateFrequencyHz: 50, poles: 4, timesBase: 1.8, safeRpm: 2400 },
+      { frequencyHz: 80 },
+      9,
+    ],
+    ['motor.lowest-frequency', { baseFrequencyHz: 60, share: 0.12, inverterDutyRatio: 10 }, { frequencyHz: 6 }, 9],
+    [
+      'drive.output-voltage',
+      { frequencyHz: 100, baseFrequencyHz: 50, ratedVoltageV: 230, supplyV: 120 },
+      { outputV: 120, limited: true },
+      9,
+    ],
+    ['drive.ceiling-voltage', { supplyV: 230 }, { outputV: 230 }, 9],
+    ['drive.circuit-current', { computedA: 16, plateInputA: 14.5 }, { currentA: 16 }, 9],
+    [
+      'drive.set-voltage',
+      { plateVoltageV: 230, ceilingV: 220, sameClass: true, untouched: true },
+      { voltageV: 230 },
+      9,
+    ],
+    ['drive.set-voltage', { plateVoltageV: 190, ceilingV: 230, untouched: true }, { voltageV: 230 }, 9],
+    ['drive.bus-capacitance', { powerW: 2000, faradPerW: 3e-7 }, { capacitanceF: 0.0006 }, 12],
+    ['drive.bus-threshold', { busV: 325, timesBus: 1.2 }, { thresholdV: 390 }, 9],
+    ['supply.voltage-to-earth', { voltageV: 400, topology: 'three-phase' }, { voltageV: 230.9401 }, 3],
+    ['supply.current-sum', { currentsA: [10, 4.5, 3] }, { currentA: 17.5 }, 9],
+    ['belt.speed', { diameterMm: 100, speedRpm: 3000 }, { speedMPerS: 15.707963 }, 5],
+    ['drivetrain.spindle-torque', { torqueNm: 10, speedRatio: 0.5, efficiency: 0.9 }, { torqueNm: 18 }, 9],
+    ['drivetrain.reduction', { speedRatio: 0.25 }, { reduction: 4 }, 9],
+    ['drivetrain.shaft-speed', { speedRpm: 1400, speedRatio: 0.5 }, { speedRpm: 700 }, 9],
+    ['drivetrain.shaft-torque', { torqueNm: 10, speedRatio: 2 }, { torqueNm: 5 }, 9],
+    ['belt.pulley-speed', { speedRpm: 1420, driverMm: 90, diameterMm: 180 }, { speedRpm: 710 }, 9],
+    ['belt.count', { powerW: 3000, serviceFactor: 1.2, beltW: 1200 }, { belts: 3 }, 9],
+    ['belt.start-torque', { torqueNm: 10, startFactor: 1.5, driverMm: 180, smallMm: 90 }, { torqueNm: 7.5 }, 9],
+    ['belt.share', { totalN: 450, belts: 3 }, { eachN: 150 }, 9],
+    ['belt.total', { eachN: 120, belts: 3 }, { totalN: 360 }, 9],
+    ['drivetrain.excited-frequency', { swingsHz: 10, poles: 6 }, { frequencyHz: 30 }, 9],
+    ['drivetrain.coast-friction', { inertiaKgM2: 0.2, speedRpm: 600, coastS: 20 }, { torqueNm: 0.628319 }, 6],
+    ['drivetrain.friction-share', { torqueNm: 20, share: 0.05 }, { torqueNm: 1 }, 9],
+    ['drivetrain.rotational-energy', { inertiaKgM2: 0.2, speedRpm: 600 }, { energyJ: 394.7842 }, 3],
+    ['drivetrain.torque-by-power', { torqueNm: 30, powerW: 1500, otherPowerW: 750 }, { torqueNm: 15 }, 9],
+    ['belt.stock', { lengthMm: 1290, lengthsMm: [1250, 1320, 1400], largeMm: 224, smallMm: 90 }, { lengthMm: 1320 }, 9],
+    [
+      'workholding.unscrew',
+      { inertiaKgM2: 0.18, speedRpm: 1200, stopSeconds: 0.5, seatNm: 40 },
+      { torqueNm: 45.23893, permitted: false },
+      4,
+    ],
+    ['cutting.surface-speed', { diameterMm: 50, speedRpm: 600 }, { surfaceSpeedMPerMin: 94.24778 }, 4],
+    ['cutting.specific-force', { kc11: 1700, mc: 0.25, chipMm: 0.2 }, { specificForce: 2542.0929 }, 3],
+    ['cutting.table-feed', { feedPerToothMm: 0.1, teeth: 2, speedRpm: 900 }, { feedMmPerMin: 180 }, 9],
+    ['cost.sum', { prices: [120, 30.5, 9.5] }, { cost: 160 }, 9],
+    ['cost.route', { once: 500, each: 80, machines: 3, motor: 150 }, { cost: 890 }, 9],
+    ['cost.crossover', { converter: 1000, each: 100, drive: 300 }, { machines: 6 }, 9],
+    ['control.reference', { dial: 0.5, minHz: 6, maxHz: 90, mode: 'clamped' }, { frequencyHz: 45 }, 9],
   ]
   test.each(examples)('%s %j', (id, input, expected, digits) => {
     const output = run(id, input)
@@ -378,7 +481,25 @@ describe('worked examples', () => {
   })
 
   test('every rule computes its own example', () => {
-    for (const rule of rules.values()) expect([rule.id, rule.run(rule.example).ok]).toEqual([rule.id, true])
+    for (const rule of rules.values())
+      expect([rule.id, rule.run(describeRule(rule).example).ok]).toEqual([rule.id, true])
+  })
+  test('every rule says what each of its keys means, and nothing of keys it has not', () => {
+    for (const rule of rules.values()) {
+      const { input, output } = describeRule(rule)
+      const silent = [...input, ...output].filter((line) => line.meaning === '').map((line) => line.key)
+      expect([rule.id, silent]).toEqual([rule.id, []])
+      const words = ruleWords[rule.id as RuleId]
+      expect([Object.keys(words.input), Object.keys(words.output)]).toEqual([
+        input.map((line) => line.key),
+        output.map((line) => line.key),
+      ])
+    }
+  })
+  test('every rule has a worked example here', () => {
+    const worked = new Set(examples.map(([id]) => id))
+    // What this one gives back are links and lines, which have a table of their own below.
+    expect([...rules.keys()].filter((id) => !worked.has(id))).toEqual(['motor.terminal-links'])
   })
 })
 
@@ -622,17 +743,21 @@ describe('bad input', () => {
     ['belt.power', { section: 'a', diameterMm: 50, speedRpm: 1420, wrapSmallDeg: 160 }, /^diameterMm must be above 59/],
     ['belt.power', { section: 'a', diameterMm: 300, speedRpm: 6000, wrapSmallDeg: 160 }, /^speedRpm must be lower/],
     ['belt.in-groove', { section: 'z', grooves: 'c', diameterMm: 30 }, /^diameterMm must be above 34/],
-    ['belt.press', { largeMm: 224, smallMm: 90, centreMm: 150, standingN: 100 }, /^centreMm must be above 157/],
+    [
+      'belt.span-deflection',
+      { largeMm: 224, smallMm: 90, centreMm: 150, staticTensionN: 100 },
+      /^centreMm must be above 157/,
+    ],
     [
       'belt.span-tension',
-      { largeMm: 224, smallMm: 90, centreMm: 410, forceN: 20, pressMm: 60 },
-      /^pressMm must be at most 40/,
+      { largeMm: 224, smallMm: 90, centreMm: 410, forceN: 20, deflectionMm: 60 },
+      /^deflectionMm must be at most 40/,
     ],
     ['pulley.bore', { shaftMm: 90, diameterMm: 200, section: 'a' }, /^shaftMm must be above 6 and at most 58/],
     [
       'belt.slip-torque',
-      { standingN: 10, diameterMm: 90, wrapSmallDeg: 180, massKgPerM: 0.1, speedMPerS: 20 },
-      /^standingN must be above 40/,
+      { staticTensionN: 10, diameterMm: 90, wrapSmallDeg: 180, massKgPerM: 0.1, speedMPerS: 20 },
+      /^staticTensionN must be above 40/,
     ],
     ['inertia.ring', { outerMm: 500, innerMm: 520, lengthMm: 50 }, /^innerMm must be under outerMm/],
     [
@@ -660,7 +785,7 @@ describe('bad input', () => {
     ],
     ['dc.speed', { baseRpm: 1150, armatureFraction: 1, fieldFraction: 0.1 }, /^fieldFraction must be/],
     [
-      'motor.high-speed-delta',
+      'motor.delta-87-hz',
       { lowVoltageV: 230, lowVoltageA: 6, plateFrequencyHz: 50, ratedSpeedRpm: 1420, powerW: 1500, driveV: 230 },
       /^driveV must be above/,
     ],

@@ -6,19 +6,19 @@ import { beltLength } from '../src/drivetrain'
 import { evaluate } from '../src/evaluate/evaluate'
 import { readLibraryCsv, type LibraryItem } from '../src/library'
 import { applyPatch, planSchema, set, type Patch, type Plan } from '../src/plan'
-import { sayText } from '../src/quantities'
+import { messageText } from '../src/quantities'
 import {
   combinationsOf,
-  relax,
+  relaxations,
   search,
   searchSpace,
-  takeFound,
-  usualWishes,
+  takeCombination,
+  usualCriteria,
   whyFirst,
-  type Found,
+  type Combination,
   type SearchSpace,
   type SearchState,
-  type Wishes,
+  type SearchCriteria,
 } from '../src/search'
 import { ranking } from '../src/search/rank'
 import { coverage, isCovered, speedMap } from '../src/speeds'
@@ -34,27 +34,31 @@ const some = (...names: string[]): LibraryItem[] => shipped.filter((i) => names.
 const lathe = (...patch: Patch): Plan =>
   applyPatch(demoPlan('gap-bed-lathe'), [set('candidates', { motors: [], drives: [] }), ...patch])
 
-const wish = (wishes: Partial<Wishes> = {}): Wishes => ({ ...usualWishes, pulleyPrice: 60, ...wishes })
+const criterion = (criteria: Partial<SearchCriteria> = {}): SearchCriteria => ({
+  ...usualCriteria,
+  pulleyPrice: 60,
+  ...criteria,
+})
 
-function run(plan: Plan, space: SearchSpace, wishes: Wishes, prune = true): SearchState {
-  const steps = search(plan, space, wishes, prune)
+function run(plan: Plan, space: SearchSpace, criteria: SearchCriteria, prune = true): SearchState {
+  const steps = search(plan, space, criteria, prune)
   let step = steps.next()
   while (!step.done) step = steps.next()
   return step.value
 }
 
 /** A space small enough to go through, with a few of everything. */
-function small(plan: Plan, wishes: Wishes, trains: number): SearchSpace {
+function small(plan: Plan, criteria: SearchCriteria, trains: number): SearchSpace {
   const space = searchSpace(
     plan,
     some('Teasel 90L, six', 'Teasel 80, two', 'Sorrel 90L', 'Heron', 'Dunlin P15'),
-    wishes,
+    criteria,
   )
   const step = Math.max(1, Math.floor(space.trains.length / trains))
   return { ...space, trains: space.trains.filter((_, i) => i % step === 0) }
 }
 
-const shown = ({ motor, drive, train, topHz, bottomHz, covered, cost }: Found) =>
+const shown = ({ motor, drive, train, topHz, bottomHz, covered, cost }: Combination) =>
   [motor.name, motor.connection, drive.name, train.name, topHz, bottomHz, covered, cost].join(' | ')
 
 describe('the search is exact', () => {
@@ -71,8 +75,8 @@ describe('the search is exact', () => {
           steps: fc.boolean(),
         }),
         fc.integer({ min: 5, max: 60 }),
-        (wishes, trains) => {
-          const all = wish(wishes)
+        (criteria, trains) => {
+          const all = criterion(criteria)
           const space = small(lathe(), all, trains)
           const [pruned, each] = [run(lathe(), space, all), run(lathe(), space, all, false)]
           expect(pruned.best.map(shown)).toEqual(each.best.map(shown))
@@ -84,17 +88,17 @@ describe('the search is exact', () => {
     )
   })
   test('pruning saves most of the work on a larger space', () => {
-    const wishes = wish()
-    const space = small(lathe(), wishes, 400)
-    const [pruned, each] = [run(lathe(), space, wishes), run(lathe(), space, wishes, false)]
+    const criteria = criterion()
+    const space = small(lathe(), criteria, 400)
+    const [pruned, each] = [run(lathe(), space, criteria), run(lathe(), space, criteria, false)]
     expect(pruned.best.map(shown)).toEqual(each.best.map(shown))
     expect(pruned.judged).toBeLessThan(each.judged / 2)
   })
   test('each result does in the plan what the search said it would', () => {
-    const wishes = wish()
+    const criteria = criterion()
     const plan = lathe()
-    for (const found of run(plan, small(plan, wishes, 40), wishes).best) {
-      const taken = applyPatch(plan, takeFound(plan, found))
+    for (const found of run(plan, small(plan, criteria, 40), criteria).best) {
+      const taken = applyPatch(plan, takeCombination(plan, found))
       expect(planSchema.safeParse(taken).success).toBe(true)
       const map = speedMap(taken, evaluate(taken))
       const covered = map?.jobs.filter((j) => j.on.some(isCovered)).length
@@ -110,8 +114,8 @@ describe('the search is exact', () => {
 describe('what is allowed', () => {
   const plan = lathe()
   test('kept parts stay, and cost nothing', () => {
-    const wishes = wish({ keepMotor: true, keepDrive: true, keepPulleys: true })
-    const { best, total } = run(plan, searchSpace(plan, shipped, wishes), wishes)
+    const criteria = criterion({ keepMotor: true, keepDrive: true, keepPulleys: true })
+    const { best, total } = run(plan, searchSpace(plan, shipped, criteria), criteria)
     expect(total).toBe(2 * 7 * 2)
     expect(new Set(best.map((b) => b.motor.name))).toEqual(new Set(['The motor there is']))
     expect(best.every((b) => b.cost === 0)).toBe(true)
@@ -119,25 +123,29 @@ describe('what is allowed', () => {
     expect(best.map((b) => b.motor.connection)).toEqual(best.map(() => 'delta'))
   })
   test('no result is over the budget, too long, or more than the breaker holds', () => {
-    const wishes = wish({ budget: 500, roomMm: 330 })
-    const space = small(plan, wishes, 30)
-    for (const b of run(plan, space, wishes).best) {
+    const criteria = criterion({ budget: 500, roomMm: 330 })
+    const space = small(plan, criteria, 30)
+    for (const b of run(plan, space, criteria).best) {
       expect(b.cost).toBeLessThanOrEqual(500)
       if (!b.motor.own) expect(b.motor.plate.overallMm).toBeLessThanOrEqual(330)
       expect(b.inputA).toBeLessThanOrEqual(32)
     }
     const light = lathe(set('supply.breakerA', 10))
-    expect(run(light, searchSpace(light, [], wish({ keepPulleys: true })), wish()).unfit).toHaveProperty('breaker')
+    expect(run(light, searchSpace(light, [], criterion({ keepPulleys: true })), criterion()).unfit).toHaveProperty(
+      'breaker',
+    )
   })
   test('a price that is not known is never under a budget, and ranks last', () => {
-    const noPrice = wish({ pulleyPrice: undefined, keepMotor: true, keepDrive: true })
+    const noPrice = criterion({ pulleyPrice: undefined, keepMotor: true, keepDrive: true })
     const own = run(plan, searchSpace(plan, [], { ...noPrice, budget: 1000 }), { ...noPrice, budget: 1000 })
     expect(own.best.every((b) => b.train.own)).toBe(true)
     expect(own.overBudget).toBeGreaterThan(0)
   })
   test('two poles are kept at the plate’s hertz', () => {
-    const wishes = wish({ keepPulleys: true })
-    const two = run(plan, searchSpace(plan, some('Teasel 80, two'), wishes), wishes).best.filter((b) => !b.motor.own)
+    const criteria = criterion({ keepPulleys: true })
+    const two = run(plan, searchSpace(plan, some('Teasel 80, two'), criteria), criteria).best.filter(
+      (b) => !b.motor.own,
+    )
     expect(two.length).toBeGreaterThan(0)
     expect(two.every((b) => b.topHz === 50)).toBe(true)
   })
@@ -145,30 +153,30 @@ describe('what is allowed', () => {
 
 describe('what it says', () => {
   test('why the first is before the second, by what parts them', () => {
-    const wishes = wish()
-    const { best } = run(lathe(), small(lathe(), wishes, 30), wishes)
+    const criteria = criterion()
+    const { best } = run(lathe(), small(lathe(), criteria, 30), criteria)
     const [winner, other] = best
     if (!winner || !other) throw new Error('too few')
     expect(ranking('jobs')(winner, other)).toBeLessThan(0)
-    expect(sayText(whyFirst('jobs', winner, { ...winner, covered: winner.covered - 1 }))).toMatch(/the second does/)
-    expect(sayText(whyFirst('jobs', winner, { ...winner, moves: winner.moves + 1 }))).toMatch(/belt move/)
-    expect(sayText(whyFirst('jobs', { ...winner, cost: 100 }, { ...winner, cost: 120 }))).toMatch(
+    expect(messageText(whyFirst('jobs', winner, { ...winner, covered: winner.covered - 1 }))).toMatch(/the second does/)
+    expect(messageText(whyFirst('jobs', winner, { ...winner, moves: winner.moves + 1 }))).toMatch(/belt move/)
+    expect(messageText(whyFirst('jobs', { ...winner, cost: 100 }, { ...winner, cost: 120 }))).toMatch(
       /costs 100, the second 120/,
     )
-    expect(sayText(whyFirst('jobs', winner, { ...winner, slowNm: 0 }))).toMatch(/slowest job/)
-    expect(sayText(whyFirst('jobs', winner, { ...winner, inHand: 0.5 }))).toMatch(/hardest job/)
-    expect(sayText(whyFirst('jobs', winner, winner))).toMatch(/Nothing/)
+    expect(messageText(whyFirst('jobs', winner, { ...winner, slowNm: 0 }))).toMatch(/slowest job/)
+    expect(messageText(whyFirst('jobs', winner, { ...winner, inHand: 0.5 }))).toMatch(/hardest job/)
+    expect(messageText(whyFirst('jobs', winner, winner))).toMatch(/Nothing/)
   })
   test('where nothing goes, which single wish to let go', () => {
     const light = lathe(set('supply.breakerA', 5))
-    const wishes = wish({ keepMotor: true, keepDrive: true, keepPulleys: true })
-    expect(run(light, searchSpace(light, [], wishes), wishes).best).toEqual([])
-    expect(relax(light, [], wishes).map((r) => r.wish)).toEqual(['the breaker must carry it'])
+    const criteria = criterion({ keepMotor: true, keepDrive: true, keepPulleys: true })
+    expect(run(light, searchSpace(light, [], criteria), criteria).best).toEqual([])
+    expect(relaxations(light, [], criteria).map((r) => r.criterion)).toEqual(['the breaker must carry it'])
   })
   test('it can be left at any time, and says how far it is', () => {
-    const wishes = wish()
-    const space = small(lathe(), wishes, 10)
-    const steps = search(lathe(), space, wishes)
+    const criteria = criterion()
+    const space = small(lathe(), criteria, 10)
+    const steps = search(lathe(), space, criteria)
     const { value } = steps.next()
     expect([value.done, value.total]).toEqual([space.trains.length * 14, combinationsOf(space)])
     expect(steps.return(value).done).toBe(true)
@@ -181,7 +189,7 @@ describe('new pulleys', () => {
     evaluate(plan).findings.some((f) => /^belts\.(cannot-be|out-of-slot|small-pulley)\/position-b/.test(f.id))
 
   test('are those, and all those, that a stock belt drives with the motor in its slot', () => {
-    const names = new Set(searchSpace(lathe(), [], wish()).trains.map((t) => t.name))
+    const names = new Set(searchSpace(lathe(), [], criterion()).trains.map((t) => t.name))
     const sizes = [71, 80, 112, 160, 250, 400]
     for (const driverMm of sizes)
       for (const drivenMm of sizes) {
@@ -189,10 +197,10 @@ describe('new pulleys', () => {
           (beltMm) =>
             !barred(
               lathe(
-                set('survey.positions.1.stages.0.driverMm', driverMm),
-                set('survey.positions.1.stages.0.drivenMm', drivenMm),
-                set('survey.positions.1.stages.0.centreMm', undefined),
-                set('survey.positions.1.stages.0.beltMm', beltMm),
+                set('survey.positions.1.transmission.0.driverMm', driverMm),
+                set('survey.positions.1.transmission.0.drivenMm', drivenMm),
+                set('survey.positions.1.transmission.0.centreMm', undefined),
+                set('survey.positions.1.transmission.0.beltMm', beltMm),
               ),
             ),
         )
@@ -202,27 +210,27 @@ describe('new pulleys', () => {
   })
 
   const twoSteps = (...patch: Patch) =>
-    searchSpace(lathe(...patch), [], wish({ steps: true })).trains.filter((t) => t.pairs === 2)
+    searchSpace(lathe(...patch), [], criterion({ steps: true })).trains.filter((t) => t.pairs === 2)
 
   test('two steps are served by one belt, and their ratios are well apart', () => {
     const found = twoSteps()
     expect(found.length).toBeGreaterThan(20)
     for (const { positions } of found) {
-      const belts = new Set(positions.map((p) => p.position.stages[0]?.beltMm))
+      const belts = new Set(positions.map((p) => p.position.transmission[0]?.beltMm))
       expect([belts.size, belts.has(undefined)]).toEqual([1, false])
-      const ratios = positions.filter((p) => p.position.stages.length === 1).map((p) => p.speedRatio)
+      const ratios = positions.filter((p) => p.position.transmission.length === 1).map((p) => p.speedRatio)
       expect(Math.max(...ratios) / Math.min(...ratios)).toBeGreaterThanOrEqual(1.25 - 1e-9)
     }
   })
   test('where no slot is known, two steps want the same length at the same distance', () => {
     const [first] = twoSteps(
       ...[0, 1].flatMap((p) => [
-        set(`survey.positions.${p}.stages.0.slotLeastMm`, undefined),
-        set(`survey.positions.${p}.stages.0.slotMostMm`, undefined),
+        set(`survey.positions.${p}.transmission.0.slotLeastMm`, undefined),
+        set(`survey.positions.${p}.transmission.0.slotMostMm`, undefined),
       ]),
     )
-    const lengths = first?.positions.flatMap(({ position: { stages } }) => {
-      const [belt] = stages
+    const lengths = first?.positions.flatMap(({ position: { transmission } }) => {
+      const [belt] = transmission
       const sizes = [belt?.driverMm ?? 0, belt?.drivenMm ?? 0]
       const lies = beltLength.run({ largeMm: Math.max(...sizes), smallMm: Math.min(...sizes), centreMm: 412 })
       return lies.ok ? [lies.value.lengthMm] : []
@@ -231,12 +239,12 @@ describe('new pulleys', () => {
     expect(Math.max(...(lengths ?? [])) / Math.min(...(lengths ?? []))).toBeLessThanOrEqual(1.01 + 1e-9)
   })
   test('two steps cost two pairs, and stand in the plan as they were found', () => {
-    const wishes = wish({ steps: true, keepMotor: true, keepDrive: true, first: 'torque', pulleyPrice: 60 })
-    const space = searchSpace(lathe(), [], wishes)
-    const steps = run(lathe(), { ...space, trains: space.trains.filter((t) => t.pairs === 2) }, wishes).best[0]
+    const criteria = criterion({ steps: true, keepMotor: true, keepDrive: true, first: 'torque', pulleyPrice: 60 })
+    const space = searchSpace(lathe(), [], criteria)
+    const steps = run(lathe(), { ...space, trains: space.trains.filter((t) => t.pairs === 2) }, criteria).best[0]
     if (!steps) throw new Error('none found')
     expect(steps.cost).toBe(120)
-    const taken = applyPatch(lathe(), takeFound(lathe(), steps))
+    const taken = applyPatch(lathe(), takeCombination(lathe(), steps))
     expect(planSchema.safeParse(taken).success).toBe(true)
     expect(taken.survey.positions).toHaveLength(steps.train.positions.length)
     expect(evaluate(taken).findings.filter((f) => /^belts\.(cannot-be|out-of-slot|small-pulley)/.test(f.id))).toEqual(

@@ -1,9 +1,19 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate } from '../src/evaluate/evaluate'
-import { numberOf } from '../src/evaluate/figure'
-import { applyPatch, set, type Change, type Job, type Patch, type Plan, type Stage } from '../src/plan'
-import { sayText } from '../src/quantities'
+import { numberOf } from '../src/facts/figure'
+import type { FigureId } from '../src/facts/figureId'
+import {
+  applyPatch,
+  set,
+  type Change,
+  type Job,
+  type Patch,
+  stageOfKind,
+  type Plan,
+  type StageFields,
+} from '../src/plan'
+import { messageText } from '../src/quantities'
 import { changeOver, coverage, isCovered, jobOn, speedChart, speedChartCsv, speedMap, type Wanted } from '../src/speeds'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
@@ -15,13 +25,13 @@ const lathe = (...patch: Patch): Plan =>
 function asked(job: Omit<Job, 'id'>): { rpm?: number; torqueNm?: number; powerW?: number; waits: string[] } {
   const { figures, blocked, jobs } = evaluate(lathe(set('survey.jobs', [{ id: 'j', ...job }])))
   const [line] = jobs
-  const at = (id: string | undefined) => (id === undefined ? undefined : numberOf(figures[id]))
+  const at = (id: FigureId | undefined) => (id === undefined ? undefined : numberOf(figures[id]))
   const [rpm, torqueNm, powerW] = [at(line?.wantedRpm), at(line?.torqueNm), at(line?.powerW)]
   return {
     ...(rpm === undefined ? {} : { rpm }),
     ...(torqueNm === undefined ? {} : { torqueNm }),
     ...(powerW === undefined ? {} : { powerW }),
-    waits: blocked[line?.torqueNm ?? '']?.missing ?? [],
+    waits: (line?.torqueNm && blocked[line.torqueNm]?.missing) ?? [],
   }
 }
 
@@ -77,7 +87,7 @@ describe('what a job asks', () => {
     const { figures, jobs } = evaluate(
       lathe(set('survey.jobs', [{ id: 'j', kind: 'reaming', material: 'brass', diameterMm: 8 }])),
     )
-    expect(figures[jobs[0]?.wantedRpm ?? '']?.restsOnTypical).toBe(true)
+    expect(figures[jobs[0]?.wantedRpm ?? 'motor.powerW']?.restsOnTypical).toBe(true)
   })
   test('nothing is invented where the kind of work or the material is not known', () =>
     expect([asked({ diameterMm: 20 }).rpm, asked({ kind: 'turning', speedRpm: 300 }).torqueNm]).toEqual([
@@ -162,9 +172,10 @@ describe('the speed map', () => {
 })
 
 describe('a belt that was measured', () => {
-  const belt = (stage: { [K in keyof Stage]?: Stage[K] | undefined }) =>
-    evaluate(lathe(...Object.entries(stage).map(([key, value]) => set(`survey.positions.1.stages.0.${key}`, value))))
-      .figures
+  const belt = (more: StageFields) => {
+    const stage = { ...lathe().survey.positions[1]?.transmission[0], ...more }
+    return evaluate(lathe(set('survey.positions.1.transmission.0', stageOfKind(stage, stage.kind)))).figures
+  }
   test('centre to centre tells the belt, the stock one next to it, and where the motor then sits', () => {
     const figures = belt({ section: 'z', centreMm: 410 })
     expect(figures['position.b.speedRatio']?.value).toBeCloseTo(90 / 224, 9)
@@ -188,18 +199,22 @@ describe('a belt that was measured', () => {
 })
 
 describe('direction as you face the spindle’s nose', () => {
-  const senses = (...patch: Change[]) => {
+  const rotations = (...patch: Change[]) => {
     const plan = lathe(set('survey.motorFaces', undefined), set('survey.forward', undefined), ...patch)
-    return changeOver(plan, evaluate(plan)).map((l) => l.sense)
+    return changeOver(plan, evaluate(plan)).map((l) => l.rotation)
   }
   // Taking one pair of gears out turns the spindle of C back.
-  const oneGear = set('survey.positions.2.stages.2', { kind: 'direct' })
+  const oneGear = set('survey.positions.2.transmission.2', { kind: 'direct' })
   test('is not known before it is known where the motor’s shaft points', () => {
-    expect(senses()).toEqual([undefined, undefined, undefined])
+    expect(rotations()).toEqual([undefined, undefined, undefined])
   })
   test('follows the motor, its leads in order, and each stage that turns back', () => {
-    expect(senses(set('survey.motorFaces', 'same'), oneGear)).toEqual(['clockwise', 'clockwise', 'counter-clockwise'])
-    expect(senses(set('survey.motorFaces', 'other'))).toEqual([
+    expect(rotations(set('survey.motorFaces', 'same'), oneGear)).toEqual([
+      'clockwise',
+      'clockwise',
+      'counter-clockwise',
+    ])
+    expect(rotations(set('survey.motorFaces', 'other'))).toEqual([
       'counter-clockwise',
       'counter-clockwise',
       'counter-clockwise',
@@ -207,7 +222,7 @@ describe('direction as you face the spindle’s nose', () => {
   })
   test('is forward on the position used most, its leads swapped where they must be', () => {
     const forward = set('survey.forward', 'counter-clockwise')
-    expect(senses(set('survey.motorFaces', 'same'), forward, oneGear)).toEqual([
+    expect(rotations(set('survey.motorFaces', 'same'), forward, oneGear)).toEqual([
       'counter-clockwise',
       'counter-clockwise',
       'clockwise',
@@ -229,13 +244,13 @@ describe('where the train shakes', () => {
     const swings = Math.sqrt((2000 * (rotor + load)) / (rotor * load)) / (2 * Math.PI)
     expect(figures['position.b.swings']?.value).toBeCloseTo(swings, 6)
     // Four poles: the motor turns half as often as the hertz.
-    expect(figures['position.b.shakenHz']?.value).toBeCloseTo(2 * swings, 6)
+    expect(figures['position.b.excitedHz']?.value).toBeCloseTo(2 * swings, 6)
   })
   test('a band that was found is what counts, and is covered once the drive skips it', () => {
-    const found = [set('survey.positions.1.shakesHz', 31)]
+    const found = [set('survey.positions.1.resonanceHz', 31)]
     const finding = (...more: Change[]) =>
-      evaluated(...found, ...more).findings.find((f) => f.id === 'spindle.shakes/b')
-    expect(sayText(finding()?.says ?? []).replace(/\s/g, ' ')).toMatch(
+      evaluated(...found, ...more).findings.find((f) => f.id === 'spindle.resonance/b')
+    expect(messageText(finding()?.says ?? []).replace(/\s/g, ' ')).toMatch(
       /^Around 31 Hz, about 373\.7 rpm at the spindle: to be passed through from 27\.9 Hz to 34\.1 Hz/,
     )
     expect(finding(set('settings.inDrive.skipHz', 31), set('settings.inDrive.skipBandHz', 1))).toBeDefined()
@@ -259,12 +274,10 @@ describe('cards for the machine', () => {
     // The four-jaw's 1200 rpm come before the highest hertz on A, not on B.
     expect(a?.limitHz).toBeCloseTo(1200 / (30 * (160 / 180)), 6)
     expect(b?.limitHz).toBeUndefined()
-    const worm = lathe(set('survey.positions.1.stages.0', { kind: 'worm', driverMm: 2, drivenMm: 40 }))
+    const worm = lathe(set('survey.positions.1.transmission.0', { kind: 'worm', starts: 2, wheelTeeth: 40 }))
     expect(changeOver(worm, evaluate(worm))[1]?.reversed).toBeUndefined()
-    const oneGear = changeOver(
-      lathe(set('survey.positions.2.stages.2.kind', 'v-belt')),
-      evaluate(lathe(set('survey.positions.2.stages.2.kind', 'v-belt'))),
-    )
+    const belted = lathe(set('survey.positions.2.transmission.2', { kind: 'v-belt', driverMm: 30, drivenMm: 45 }))
+    const oneGear = changeOver(belted, evaluate(belted))
     expect(oneGear[2]?.reversed).toBe(true)
   })
   test('its ramps are those of the stop sheet on the position used most, and shorter where it turns slower', () => {

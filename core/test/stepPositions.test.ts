@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { stepPositions, type StepTrain } from '../src/speeds'
-import { sayText } from '../src/quantities'
+import { messageText } from '../src/quantities'
 
 const three = { driverMm: [90, 125, 160], drivenMm: [190, 155, 120] }
 const train = (more: Partial<StepTrain> = {}): StepTrain => ({ kind: 'v-belt', pairs: [three], gears: [], ...more })
-const plain = (said: Parameters<typeof sayText>[0] | undefined) => sayText(said ?? []).replace(/\s/g, ' ')
+const plain = (said: Parameters<typeof messageText>[0] | undefined) => messageText(said ?? []).replace(/\s/g, ' ')
 
 test('three steps are three positions, fastest first', () => {
   const made = stepPositions(train())

@@ -15,7 +15,7 @@ test('belt runs are tangent to both pulleys, and as long as the belt is', () => 
       (driverMm, drivenMm, times, crossed) => {
         const centreMm = ((driverMm + drivenMm) / 2) * times
         const { runs, wheels, wraps } = trainLayout(
-          [{ kind: crossed ? 'crossed-belt' : 'v-belt', driverMm, drivenMm }],
+          [{ kind: crossed ? 'crossed-belt' : 'v-belt', driver: driverMm, driven: drivenMm }],
           () => centreMm,
         )
         const [a, b] = wheels
@@ -68,8 +68,8 @@ test('a belt lies on its pulleys from where one run ends to where the other begi
 test('shafts turn as the ratio says, seen from either end', () => {
   const { shafts } = trainLayout(
     [
-      { kind: 'v-belt', driverMm: 90, drivenMm: 225, slip: 0.02 },
-      { kind: 'gear-pair', driverMm: 20, drivenMm: 40 },
+      { kind: 'v-belt', driver: 90, driven: 225, slip: 0.02 },
+      { kind: 'gear-pair', driver: 20, driven: 40 },
     ],
     () => undefined,
     false,
@@ -79,7 +79,7 @@ test('shafts turn as the ratio says, seen from either end', () => {
 })
 
 test('a timing pulley of known pitch is drawn at its true size', () => {
-  const { wheels } = trainLayout([{ kind: 'timing-belt', section: 'tooth-l', driverMm: 24, drivenMm: 60 }], () => 400)
+  const { wheels } = trainLayout([{ kind: 'timing-belt', section: 'tooth-l', driver: 24, driven: 60 }], () => 400)
   expect(wheels[0]?.radiusMm).toBeCloseTo(72.766 / 2, 3)
 })
 
@@ -89,7 +89,7 @@ test('each gear pair and crossed belt turns the sense, whatever stands between',
   })
   fc.assert(
     fc.property(kinds, (all) => {
-      const stages = all.map((kind): DrawnStage => ({ kind: kind, driverMm: 30, drivenMm: 60 }))
+      const stages = all.map((kind): DrawnStage => ({ kind: kind, driver: 30, driven: 60 }))
       const { shafts } = trainLayout(stages, () => undefined)
       const back = all.filter((k) => k === 'gear-pair' || k === 'crossed-belt').length
       expect(shafts[shafts.length - 1]?.clockwise).toBe(back % 2 === 0)
@@ -101,8 +101,8 @@ test('each gear pair and crossed belt turns the sense, whatever stands between',
 test('a distance that is not known is supposed, and says so; the drawing ends where sizes are missing', () => {
   const { centres, shafts } = trainLayout(
     [
-      { kind: 'v-belt', driverMm: 90, drivenMm: 224 },
-      { kind: 'v-belt', driverMm: 90 },
+      { kind: 'v-belt', driver: 90, driven: 224 },
+      { kind: 'v-belt', driver: 90 },
     ],
     (stage) => (stage === 0 ? undefined : 400),
   )

@@ -1,15 +1,20 @@
 import { NestFactory } from '@nestjs/core'
 import type { NestExpressApplication } from '@nestjs/platform-express'
 import type { LibraryItem } from '@zesty/core'
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
+import { SwaggerModule, type OpenAPIObject } from '@nestjs/swagger'
+import compression from 'compression'
 import helmet from 'helmet'
 import { AppModule } from './app.module'
 import type { Database } from './db/database'
+import { openApiDocument } from './openapi/document'
 import { onlyLocalNames, servePage } from './page'
 import { ProblemFilter } from './problems/problem.filter'
 
 /** Larger than any plan, small enough that nothing sent by mistake fills the memory. */
 const BODY_LIMIT = '2mb'
+
+/** Bytes from which an answer is worth compressing. */
+const COMPRESSED_FROM = 1024
 
 export interface ApplicationOptions {
   db: Database
@@ -55,23 +60,15 @@ export async function createApplication({
     }),
   )
   if (!open) app.use(onlyLocalNames)
+  // The page's files are compressed by the build; what the API answers is compressed on its way.
+  app.use('/api', compression({ threshold: COMPRESSED_FROM }))
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.useGlobalFilters(new ProblemFilter())
-  // Made when first asked for: most servers never are.
-  SwaggerModule.setup(
-    'api/docs',
-    app,
-    () =>
-      SwaggerModule.createDocument(
-        app,
-        new DocumentBuilder()
-          .setTitle('Zesty Lathe')
-          .setDescription('Shops, conversions and the library')
-          .setVersion('1')
-          .build(),
-      ),
-    { customSiteTitle: 'Zesty Lathe API', customCss: '.topbar { display: none }' },
-  )
+  // Made when first asked for: most servers never are. The types of the library know no later version than 3.0.
+  SwaggerModule.setup('api/docs', app, () => openApiDocument() as unknown as OpenAPIObject, {
+    customSiteTitle: 'Zesty Lathe API',
+    customCss: '.topbar { display: none }',
+  })
   if (webRoot !== undefined) servePage(app, webRoot)
   return app
 }

@@ -1,15 +1,26 @@
-import express, { type NextFunction, type Request, type Response } from 'express'
+import type { NextFunction, Request, Response } from 'express'
+import expressStaticGzip from 'express-static-gzip'
 
-/** Serves the built page: files with a hash in their name for ever, the page itself never cached. */
+/**
+ * Serves the built page, as Brotli or gzip of what the build has compressed: files with a hash in their name for ever,
+ * the page itself never cached.
+ */
 export function servePage(app: { use: (...handlers: unknown[]) => unknown }, webRoot: string): void {
-  app.use(express.static(webRoot, { index: false, setHeaders: setCaching }))
+  const files = expressStaticGzip(webRoot, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: { setHeaders: (res, path) => setCaching(res as Response, path) },
+  })
+  app.use(files)
   app.use((req: Request, res: Response, next: NextFunction) => {
-    if (req.method !== 'GET' || req.path.startsWith('/api')) {
+    if ((req.method !== 'GET' && req.method !== 'HEAD') || req.path.startsWith('/api')) {
       next()
       return
     }
     // An address of the page's own, such as a conversion's: the page's router takes it from here.
-    res.setHeader('Cache-Control', 'no-cache').sendFile('index.html', { root: webRoot })
+    req.url = '/index.html'
+    files(req, res, next)
   })
 }
 

@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { applyPatch, emptyPlan, evaluate, set, type Plan } from '@zesty/core'
-import { harness, type Harness } from './harness'
+import { sql } from 'drizzle-orm'
+import { operations } from '../src/openapi/operations'
+import { harness, routesOf, type Harness } from './harness'
 
 let h: Harness
 let shopId: string
@@ -143,7 +145,8 @@ describe('files', () => {
     expect((await h.api.get('/api/rules/motor.guess').expect(404)).body.status).toBe(404)
   })
   test('the schema is served', async () => {
-    expect((await h.api.get('/api/schema/conversion-2.json').expect(200)).body.title).toBe('Zesty Lathe conversion')
+    expect((await h.api.get('/api/schema/conversion-3.json').expect(200)).body.title).toBe('Zesty Lathe conversion')
+    await h.api.get('/api/schema/constructor').expect(404)
     await h.api.get('/api/schema/conversion-9.json').expect(404)
   })
 })
@@ -176,13 +179,32 @@ describe('what is not there', () => {
   })
 })
 
-test('documentation of the API names its paths and its schemas', async () => {
-  await h.api.get('/api/docs').expect(200)
-  const document = (await h.api.get('/api/docs-json').expect(200)).body
-  expect(Object.keys(document.paths)).toEqual(
-    expect.arrayContaining(['/api/shops', '/api/conversions/{id}', '/api/shops/{shopId}/library']),
+test('a stored plan that cannot be read says so, and can still be taken out as it is', async () => {
+  const { body } = await h.api.post('/api/shops').send({ name: 'Torn' })
+  const plan = { ...emptyPlan('Torn lathe'), motor: { kind: 'steam' }, schemaVersion: 2 }
+  const { rows } = await h.db.execute<{ id: string }>(
+    sql`insert into conversions (shop_id, plan) values (${body.id}, ${JSON.stringify(plan)}) returning id`,
   )
-  expect(JSON.stringify(document.paths['/api/conversions/{id}'].put.requestBody)).toContain('baseRevision')
+  const id = rows[0]?.id ?? ''
+  const [line] = (await h.api.get(`/api/shops/${body.id}/conversions`).expect(200)).body
+  expect(line).toMatchObject({ id, name: 'Torn lathe', unreadable: expect.stringMatching(/motor/) })
+  expect((await h.api.get(`/api/conversions/${id}`).expect(422)).body.faults.length).toBeGreaterThan(0)
+  const file = await h.api.get(`/api/conversions/${id}/export`).expect(200)
+  expect(JSON.parse(file.text)).toMatchObject({ plan })
+})
+
+describe('documentation of the API', () => {
+  test('is served, with the schemas that the server reads by', async () => {
+    await h.api.get('/api/docs').expect(200)
+    const { paths, components } = (await h.api.get('/api/docs-json').expect(200)).body
+    const { content } = paths['/api/conversions/{id}'].put.requestBody
+    expect(content['application/json'].schema).toEqual({ $ref: '#/components/schemas/Save' })
+    expect(Object.keys(components.schemas.Save.properties)).toEqual(['baseRevision', 'plan'])
+  })
+  test('has every route of the server and no other', () => {
+    const described = operations.map(({ method, path }) => `${method} ${path.replace(/\{(\w+)\}/g, ':$1')}`)
+    expect(routesOf(h.app).sort()).toEqual(described.sort())
+  })
 })
 
 test('answers only to names of this machine', async () => {

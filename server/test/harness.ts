@@ -44,3 +44,15 @@ export async function harness(): Promise<Harness> {
     },
   }
 }
+
+/** Every route of the API as the router has it, `get /api/shops/:id`, without its documentation. */
+export function routesOf(app: INestApplication): string[] {
+  const { router } = app.getHttpAdapter().getInstance() as {
+    router: { stack: { route?: { path: string; methods: Record<string, boolean> } }[] }
+  }
+  return router.stack.flatMap(({ route }) =>
+    route && !route.path.startsWith('/api/docs')
+      ? Object.keys(route.methods).map((method) => `${method} ${route.path}`)
+      : [],
+  )
+}

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { sql } from 'drizzle-orm'
 import { harness, samples, type Harness } from './harness'
 
 const NOWHERE = '00000000-0000-4000-8000-000000000000'
@@ -23,7 +24,7 @@ const all = async () => (await h.api.get(`/api/shops/${shopId}/library`).expect(
 
 test('an item is kept, changed and taken out, checked by its kind', async () => {
   const kept = (await keep({ kind: 'motor', name: ' Spare ', item: { powerW: 750 } }, 201)).body as Item
-  expect(await all()).toEqual([{ id: kept.id, kind: 'motor', name: 'Spare', item: { powerW: 750 } }])
+  expect(await all()).toEqual([{ id: kept.id, kind: 'motor', name: 'Spare', version: 3, item: { powerW: 750 } }])
   await keep({ kind: 'drive', name: 'Wrong', item: { ratedSpeedRpm: 1400 } }, 400)
   await keep({ kind: 'circuit', name: 'Wall', item: { voltageV: 230, breakerA: 32 } }, 201)
   const refused = await keep({ kind: 'circuit', name: 'Wall 2', item: { voltageV: 3, ambientC: 20 } }, 400)
@@ -97,4 +98,30 @@ test('no shop, no library', async () => {
     ['library/samples', {}],
   ] as const)
     await h.api.post(`/api/shops/${NOWHERE}/${path}`).send(body).expect(404)
+})
+
+test('an item of an older release is read as what it is now; one that cannot be read spoils no list', async () => {
+  const { id: other } = (await h.api.post('/api/shops').send({ name: 'Old' })).body as { id: string }
+  await h.db.execute(sql`insert into library_items (shop_id, kind, name, version, item) values
+    (${other}, 'motor', 'Elm', 2, '{"kind": "one-winding", "powerW": 1500}'),
+    (${other}, 'motor', 'Oak', 2, '{"kind": "steam"}')`)
+  const { body } = await h.api.get(`/api/shops/${other}/library`).expect(200)
+  expect(body).toEqual([
+    {
+      id: expect.any(String),
+      kind: 'motor',
+      name: 'Elm',
+      version: 3,
+      item: { kind: 'pole-changing', oneWinding: true, powerW: 1500 },
+    },
+  ])
+})
+
+test('of two that take a name at once one is refused, whatever was looked up before', async () => {
+  const answers = await Promise.all(
+    Array.from({ length: 4 }, () =>
+      h.api.post(`/api/shops/${shopId}/library`).send({ kind: 'motor', name: 'Rush', item: {} }),
+    ),
+  )
+  expect(answers.map((a) => a.status).sort()).toEqual([201, 409, 409, 409])
 })

@@ -73,7 +73,8 @@ describe('demo data', () => {
     for (const shop of (await shops()).slice(-2)) {
       const library = (await h.api.get(`/api/shops/${shop.id}/library`).expect(200)).body as { id: string }[]
       const ids = library.map((i) => i.id)
-      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body) expect(ids).toContain(m.circuitId)
+      for (const m of (await h.api.get(`/api/shops/${shop.id}/conversions`)).body)
+        expect(ids).toContain(m.branchCircuitId)
     }
   })
   test('every machine of it has something to act on', async () => {

@@ -1,11 +1,11 @@
+import './state/withoutEval'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import './app.css'
 import { App } from './app/App'
-
-import { store } from './app/store'
-import { applyTheme } from './app/theme'
+import { store } from './state/store'
+import { applyTheme } from './state/theme'
 
 applyTheme()
 const place = document.getElementById('root')

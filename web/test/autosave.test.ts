@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { emptyPlan, set, type Plan } from '@zesty/core'
-import { store } from '../src/app/store'
-import { readDraft } from '../src/conversion/draft'
-import { changed, closed, opened, settled, typedUnread } from '../src/conversion/planSlice'
-import { conversion, keeps, open, server } from './page'
+import { store } from '../src/state/store'
+import { readDraft } from '../src/state/draft'
+import { changed, closed, opened, settled, typedUnread } from '../src/state/planSlice'
+import { CONVERSION, conversion, keeps, open, problem, server } from './page'
 
 const power = (powerW: number) => changed({ label: 'Power', patch: [set('motor.powerW', powerW)] })
 const plan: Plan = emptyPlan('Lathe')
@@ -52,7 +52,7 @@ function keepsOnce(wait: (nth: number) => number, loses: (nth: number) => boolea
     const [ms, lost] = [wait(nth), loses(nth)]
     const fits = baseRevision === now.revision
     if (fits) now = conversion(next, now.revision + 1)
-    const answer = fits ? { status: 200, body: now } : { status: 409, body: { detail: 'changed', theirs: now } }
+    const answer = fits ? { status: 200, body: now } : problem(409, 'changed', { theirs: now })
     await new Promise((done) => setTimeout(done, ms))
     return lost ? new TypeError('fetch failed') : answer
   })
@@ -111,13 +111,13 @@ describe('while the server is away', () => {
     store.dispatch(power(1100))
     await elapse(500)
     expect(open().keeping.state).toBe('waiting')
-    expect(readDraft('c')).toMatchObject({ baseRevision: 1, plan: { motor: { powerW: 1100 } } })
+    expect(readDraft(CONVERSION)).toMatchObject({ baseRevision: 1, plan: { motor: { powerW: 1100 } } })
     away = false
     await elapse(2500)
-    expect([open().keeping.state, sent.length >= 2, readDraft('c')]).toEqual(['kept', true, undefined])
+    expect([open().keeping.state, sent.length >= 2, readDraft(CONVERSION)]).toEqual(['kept', true, undefined])
   })
   test('a server without its database is waited for as well', async () => {
-    server(() => ({ status: 503, body: { detail: 'The database does not answer.' } }))
+    server(() => problem(503, 'The database does not answer.'))
     store.dispatch(power(1100))
     await elapse(500)
     expect(open().keeping).toEqual({ state: 'waiting', why: 'The database does not answer.' })
@@ -125,7 +125,7 @@ describe('while the server is away', () => {
 })
 
 test('a refused plan is said and not sent again and again', async () => {
-  const sent = server(() => ({ status: 400, body: { detail: 'plan.motor.powerW must be at least 10.' } }))
+  const sent = server(() => problem(400, 'plan.motor.powerW must be at least 10.'))
   store.dispatch(power(1100))
   await elapse(10_000)
   expect([open().keeping, sent.length]).toEqual([
@@ -136,9 +136,7 @@ test('a refused plan is said and not sent again and again', async () => {
 
 test('a conflict stops sending until it is settled, then goes on top of theirs', async () => {
   const theirs = conversion({ ...plan, motor: { powerW: 750 } }, 7)
-  const sent = server((save) =>
-    save.baseRevision === 1 ? { status: 409, body: { detail: 'changed', theirs } } : keeps(save),
-  )
+  const sent = server((save) => (save.baseRevision === 1 ? problem(409, 'changed', { theirs }) : keeps(save)))
   store.dispatch(power(1100))
   await elapse(600)
   expect(open().theirs?.revision).toBe(7)
@@ -158,13 +156,13 @@ describe('drafts', () => {
   test('keep text that does not read, too', () => {
     server(keeps)
     store.dispatch(typedUnread({ path: 'motor.powerW', text: '230 V', message: 'no' }))
-    expect(readDraft('c')?.typed).toEqual({ 'motor.powerW': { text: '230 V', message: 'no' } })
+    expect(readDraft(CONVERSION)?.typed).toEqual({ 'motor.powerW': { text: '230 V', message: 'no' } })
   })
   test.each(['', '{', '{"baseRevision":1}', '{"baseRevision":1,"plan":{"schemaVersion":9}}', '[]'])(
     'that cannot be read are left alone: %s',
     (text) => {
       localStorage.setItem('zesty.draft.c', text)
-      expect(readDraft('c')).toBeUndefined()
+      expect(readDraft(CONVERSION)).toBeUndefined()
     },
   )
 })

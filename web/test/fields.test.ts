@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyPatch, emptyPlan } from '@zesty/core'
+import { applyPatch, emptyPlan, fieldAt, type PlanPath } from '@zesty/core'
 import { printedAt, readPair, readQuantity } from '../src/parts/quantityText'
-import { stageOf } from '../src/parts/goToField'
 import { withItem, withoutItem } from '../src/stages/survey/listEdits'
+
+const half = (path: PlanPath) => ({ path, field: fieldAt(path) })
 
 const message = (result: ReturnType<typeof readQuantity>) =>
   result.ok ? 'read' : result.message.replace(/[\u00a0\u202f]/g, ' ')
@@ -34,7 +35,7 @@ describe('quantity fields', () => {
     }
   })
   test('teeth are plain numbers in inch shops too', () => {
-    expect(readQuantity('survey.positions.0.stages.0.driverMm', '24', 'imperial', 'number')).toMatchObject({
+    expect(readQuantity('survey.positions.0.transmission.0.driverTeeth', '24', 'imperial')).toMatchObject({
       value: [{ value: 24 }],
     })
   })
@@ -42,20 +43,20 @@ describe('quantity fields', () => {
 
 describe('pairs', () => {
   test('fill both plate fields, or the first alone', () => {
-    expect(readPair('motor.lowVoltageV', 'motor.highVoltageV', '230/400 V', 'metric')).toMatchObject({
+    expect(readPair(half('motor.lowVoltageV'), half('motor.highVoltageV'), '230/400 V', 'metric')).toMatchObject({
       value: [{ value: 230 }, { value: 400 }],
     })
-    expect(readPair('motor.lowVoltageV', 'motor.highVoltageV', '400', 'metric')).toMatchObject({
+    expect(readPair(half('motor.lowVoltageV'), half('motor.highVoltageV'), '400', 'metric')).toMatchObject({
       value: [{ value: 400 }, { value: undefined }],
     })
   })
   test('are refused whole where one is out of range', () => {
-    expect(readPair('motor.lowVoltageV', 'motor.highVoltageV', '230/9000 V', 'metric').ok).toBe(false)
+    expect(readPair(half('motor.lowVoltageV'), half('motor.highVoltageV'), '230/9000 V', 'metric').ok).toBe(false)
   })
 })
 
 test('a position that goes away takes along what named it', () => {
-  let plan = applyPatch(emptyPlan('x'), withItem(emptyPlan('x'), 'positions', { id: 'a', stages: [] }))
+  let plan = applyPatch(emptyPlan('x'), withItem(emptyPlan('x'), 'positions', { id: 'a', transmission: [] }))
   plan = applyPatch(plan, withItem(plan, 'jobs', { id: 'j', positionId: 'a' }))
   plan = { ...plan, survey: { ...plan.survey, mainPositionId: 'a' } }
   expect(applyPatch(plan, withoutItem(plan, 'positions', 'a')).survey).toMatchObject({
@@ -63,19 +64,4 @@ test('a position that goes away takes along what named it', () => {
     jobs: [{ id: 'j' }],
   })
   expect(applyPatch(plan, withoutItem(plan, 'positions', 'a')).survey.mainPositionId).toBeUndefined()
-})
-
-test('every field has a stage it is edited on', () => {
-  expect(
-    [
-      'motor.powerW',
-      'drive.ratedOutputA',
-      'overrides.driveEfficiency',
-      'settings.chosen.maximumHz',
-      'settings.inDrive.overloadA',
-      'controls.stopBy',
-      'supply.voltageV',
-      'survey.positions.0.stages.0.kind',
-    ].map(stageOf),
-  ).toEqual(['motor', 'drive', 'drive', 'speeds', 'settings', 'settings', 'survey', 'survey'])
 })

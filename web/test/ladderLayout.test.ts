@@ -9,8 +9,8 @@ const lathe = (rpms: number[]): Plan =>
     set('motor', { ratedFrequencyHz: 50, ratedSpeedRpm: 1420, cooling: 'shaft-fan' }),
     set('survey.originalTopRpm', 2000),
     set('survey.positions', [
-      { id: 'a', name: 'A', stages: [{ kind: 'v-belt', driverMm: 160, drivenMm: 180 }] },
-      { id: 'b', name: 'B', stages: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] },
+      { id: 'a', name: 'A', transmission: [{ kind: 'v-belt', driverMm: 160, drivenMm: 180 }] },
+      { id: 'b', name: 'B', transmission: [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }] },
     ]),
     set('survey.mainPositionId', 'b'),
     set('survey.jobs', jobs(...rpms)),

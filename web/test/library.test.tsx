@@ -1,16 +1,20 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import type { KeptItem, ReadableLine } from '@zesty/core'
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
-import type { KeptItem, MachineLine } from '../src/app/api'
-import { api } from '../src/app/api'
-import { store } from '../src/app/store'
+import { api } from '../src/state/api'
+import { store } from '../src/state/store'
 import { ItemForm } from '../src/library/ItemForm'
 import { LibraryTable } from '../src/library/LibraryTable'
 import { Circuits } from '../src/shop/Circuits'
 import { CircuitForm } from '../src/shop/CircuitForm'
+import { problem } from './page'
 
 /** What the page asked of the server, and what it is told. */
+const idOf = (nth: number) => `00000000-0000-4000-8000-00000000000${nth}`
+const CIRCUIT = idOf(8)
+
 interface Asked {
   method: string
   url: string
@@ -25,9 +29,7 @@ function library(items: readonly KeptItem[], refusal?: string): Asked[] {
     const reply = (status: number, answer: unknown) =>
       Promise.resolve(new Response(JSON.stringify(answer), { status, headers: { 'content-type': 'application/json' } }))
     if (method === 'GET') return reply(200, items)
-    return refusal === undefined
-      ? reply(200, items[0])
-      : reply(409, { status: 409, title: 'Name taken', detail: refusal })
+    return refusal === undefined ? reply(200, items[0]) : reply(409, problem(409, refusal).body)
   }) as unknown as typeof fetch
   return asked
 }
@@ -37,11 +39,23 @@ const show = (part: ReactNode) => {
   return render(<Provider store={store}>{part}</Provider>)
 }
 
-const motor: KeptItem = { id: 'm', kind: 'motor', name: 'Bench motor', item: { kind: 'three-phase', powerW: 750 } }
+const motor: KeptItem = {
+  id: idOf(9),
+  version: 3,
+  kind: 'motor',
+  name: 'Bench motor',
+  item: { kind: 'induction', powerW: 750 },
+}
 const rows: (KeptItem & { kind: 'motor' })[] = [
-  { id: '1', kind: 'motor', name: 'Ash 10', item: { kind: 'three-phase', powerW: 2200, enclosure: 'IP55' } },
-  { id: '2', kind: 'motor', name: 'Ash 2', item: { kind: 'three-phase', powerW: 745.7 } },
-  { id: '3', kind: 'motor', name: 'Box', item: { kind: 'high-frequency' } },
+  {
+    id: idOf(1),
+    version: 3,
+    kind: 'motor',
+    name: 'Ash 10',
+    item: { kind: 'induction', powerW: 2200, enclosure: 'IP55' },
+  },
+  { id: idOf(2), version: 3, kind: 'motor', name: 'Ash 2', item: { kind: 'induction', powerW: 745.7 } },
+  { id: idOf(3), version: 3, kind: 'motor', name: 'Box', item: { kind: 'high-frequency' } },
 ]
 
 function type(label: string, text: string): HTMLElement {
@@ -94,8 +108,8 @@ describe('an item is edited where it is kept', () => {
     type('Called', 'Spare')
     await waitFor(() => expect(asked.filter((a) => a.method === 'PUT')).toHaveLength(2))
     expect(asked.filter((a) => a.method === 'PUT').map((a) => a.body)).toEqual([
-      { kind: 'motor', name: 'Bench motor', item: { kind: 'three-phase', powerW: 1100 } },
-      { kind: 'motor', name: 'Spare', item: { kind: 'three-phase', powerW: 1100 } },
+      { kind: 'motor', name: 'Bench motor', item: { kind: 'induction', powerW: 1100 } },
+      { kind: 'motor', name: 'Spare', item: { kind: 'induction', powerW: 1100 } },
     ])
   })
   test('what does not read stays, is explained, and holds the form open', () => {
@@ -115,7 +129,7 @@ describe('an item is edited where it is kept', () => {
     expect(screen.getByLabelText('Called')).toHaveProperty('value', 'Twin')
   })
   test('a converter asks for its idler, a transformer for its rating', () => {
-    const circuit: KeptItem = { id: 'c', kind: 'circuit', name: 'Wall', item: { voltageV: 230 } }
+    const circuit: KeptItem = { id: CIRCUIT, version: 3, kind: 'circuit', name: 'Wall', item: { voltageV: 230 } }
     library([circuit])
     show(<CircuitForm circuit={circuit} onClose={() => undefined} />)
     expect(screen.queryByLabelText('Idler motor')).toBeNull()
@@ -128,16 +142,27 @@ describe('an item is edited where it is kept', () => {
 
 describe('circuits of the shop', () => {
   const circuit: KeptItem = {
-    id: 'c',
+    id: CIRCUIT,
+    version: 3,
     kind: 'circuit',
     name: 'North wall',
     item: { voltageV: 230, phases: 1, breakerA: 32 },
   }
-  const machine = (name: string, inputA: number | undefined): MachineLine =>
-    ({ id: name, name, circuitId: 'c', ...(inputA === undefined ? {} : { inputA }) }) as MachineLine
-  const shown = async (...machines: MachineLine[]) => {
+  const machine = (name: string, inputA: number | undefined): ReadableLine => ({
+    id: idOf(name.length),
+    name,
+    revision: 1,
+    savedAt: '2026-01-01T10:00:00Z',
+    branchCircuitId: CIRCUIT,
+    chain: [],
+    stages: [],
+    stops: 0,
+    watches: 0,
+    ...(inputA === undefined ? {} : { inputA }),
+  })
+  const shown = async (...machines: ReadableLine[]) => {
     library([circuit])
-    show(<Circuits shopId="s" machines={machines} units="metric" />)
+    show(<Circuits shopId={idOf(5)} machines={machines} units="metric" />)
     return within(await screen.findByRole('region', { name: 'Circuits at the wall' }))
   }
   test.each([

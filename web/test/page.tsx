@@ -1,12 +1,22 @@
 import { jest } from '@jest/globals'
-import { describeRule, emptyPlan, rules, type Plan, type Rule } from '@zesty/core'
+import { describeRule, emptyPlan, rules, type Conversion, type Plan, type Rule, type Shop } from '@zesty/core'
 import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { MemoryRouter, Route, Routes } from 'react-router'
-import { store } from '../src/app/store'
-import type { Conversion } from '../src/app/api'
-import { closed, opened, type OpenPlan } from '../src/conversion/planSlice'
+import { store } from '../src/state/store'
+import { UnitsOfShop } from '../src/state/UnitsOfShop'
+import { closed, opened, type OpenPlan } from '../src/state/planSlice'
+
+/** Ids as the server gives them. */
+export const CONVERSION = '00000000-0000-4000-8000-00000000000c'
+export const SHOP = '00000000-0000-4000-8000-000000000005'
+
+/** An error as the server answers it. */
+export const problem = (status: number, detail: string, more = {}) => ({
+  status,
+  body: { type: 'about:blank', title: 'Refused', status, detail, ...more },
+})
 
 /** A save as the page sent it. */
 export interface Sent {
@@ -18,6 +28,8 @@ interface Reply {
   status: number
   body: unknown
 }
+
+const shop: Shop = { id: SHOP, name: 'Shed', units: 'metric', demo: false, createdAt: '2026-01-01T10:00:00Z' }
 
 export type Answer = (sent: Sent) => Reply | Error | Promise<Reply | Error>
 
@@ -32,7 +44,7 @@ export function server(answer: Answer, tellsRules = true): Sent[] {
     const url = typeof request === 'string' ? request : request.url
     const asked = /\/rules\/(.+)$/.exec(url)?.[1]
     if (asked !== undefined) return tellsRules ? reply(200, describeRule(ruleOf(asked))) : reply(503, { status: 503 })
-    if (init?.method !== 'PUT') return reply(200, { id: 's', name: 'Shed', units: 'metric', demo: false })
+    if (init?.method !== 'PUT') return reply(200, shop)
     const save = JSON.parse(init.body ?? '') as Sent
     sent.push(save)
     const result = await answer(save)
@@ -49,8 +61,8 @@ function ruleOf(id: string): Rule {
 }
 
 export const conversion = (plan: Plan, revision = 1): Conversion => ({
-  id: 'c',
-  shopId: 's',
+  id: CONVERSION,
+  shopId: SHOP,
   revision,
   plan,
   savedAt: '2026-01-01T10:00:00Z',
@@ -74,7 +86,7 @@ export function show(part: ReactNode, plan: Plan = emptyPlan('Lathe')) {
     <Provider store={store}>
       <MemoryRouter initialEntries={['/conversions/c/motor']}>
         <Routes>
-          <Route path="/conversions/:id/:stage" element={part} />
+          <Route path="/conversions/:id/:stage" element={<UnitsOfShop shopId={SHOP}>{part}</UnitsOfShop>} />
         </Routes>
       </MemoryRouter>
     </Provider>,

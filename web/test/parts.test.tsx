@@ -16,7 +16,7 @@ afterEach(cleanup)
 
 const motor = (fields: Plan['motor']): Plan => applyPatch(emptyPlan('Lathe'), [set('motor', fields)])
 const plate = {
-  kind: 'three-phase',
+  kind: 'induction',
   powerW: 1500,
   lowVoltageV: 230,
   highVoltageV: 400,
@@ -162,7 +162,7 @@ test('the way to a first verdict shows the step at hand and goes when all are do
       set('supply.breakerA', 16),
       set('supply.frequencyHz', 50),
       set('drive', { input: '1', inputVoltageV: 230, ratedOutputA: 7 }),
-      set('survey.positions', [{ id: 'a', stages: [{ kind: 'direct' }] }]),
+      set('survey.positions', [{ id: 'a', transmission: [{ kind: 'direct' }] }]),
     ]),
   )
   expect(screen.queryByText(/first verdict/)).toBeNull()

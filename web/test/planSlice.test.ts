@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { emptyPlan, set, type Plan } from '@zesty/core'
-import type { Conversion } from '../src/app/api'
+import { emptyPlan, set, type Conversion, type Plan } from '@zesty/core'
 import {
   changed,
   conflicted,
@@ -13,7 +12,7 @@ import {
   typedUnread,
   undone,
   type OpenPlan,
-} from '../src/conversion/planSlice'
+} from '../src/state/planSlice'
 
 const conversion = (plan: Plan = emptyPlan('Lathe'), revision = 1): Conversion => ({
   id: 'c',

@@ -1,12 +1,20 @@
 import { readFileSync } from 'node:fs'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { applyPatch, readConversionFile, set, usualWishes, type Patch, type Plan, type Wishes } from '@zesty/core'
+import {
+  applyPatch,
+  readConversionFile,
+  set,
+  usualCriteria,
+  type Patch,
+  type Plan,
+  type SearchCriteria,
+} from '@zesty/core'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { Belts } from '../src/stages/survey/Belts'
 import { Jobs } from '../src/stages/survey/Jobs'
 import { MachineCards } from '../src/stages/speeds/MachineCards'
 import { SpeedMapSheet } from '../src/stages/speeds/SpeedMapSheet'
-import { WishesForm } from '../src/stages/speeds/WishesForm'
+import { CriteriaForm } from '../src/stages/speeds/CriteriaForm'
 import { keeps, open, server, show } from './page'
 
 beforeEach(() => void server(keeps))
@@ -55,8 +63,8 @@ describe('the speed map in words', () => {
 
 describe('cards for the machine', () => {
   const crossed = [
-    set('survey.positions.0.stages.0.kind', 'worm'),
-    set('survey.positions.1.stages.0.kind', 'crossed-belt'),
+    set('survey.positions.0.transmission.0.kind', 'worm'),
+    set('survey.positions.1.transmission.0.kind', 'crossed-belt'),
   ]
   test('a worm’s sense is not known, a crossed belt turns it', () => {
     show(<MachineCards />, lathe(...crossed, set('survey.motorFaces', undefined)))
@@ -97,7 +105,7 @@ describe('jobs', () => {
 
 describe('belts', () => {
   test('a belt that was measured is told its stock neighbour', () => {
-    show(<Belts />, lathe(set('survey.positions.1.stages.0.section', 'z')))
+    show(<Belts />, lathe(set('survey.positions.1.transmission.0.section', 'z')))
     const b = screen.getByRole('button', { name: 'Take position B away' }).closest('li')
     if (!b) throw new Error('no row')
     fireEvent.click(within(b).getByRole('button', { name: 'Drawn to scale, and the belt' }))
@@ -105,11 +113,11 @@ describe('belts', () => {
   })
 })
 
-describe('wishes of a search', () => {
+describe('criteria of a search', () => {
   test('amounts are read with their units; what does not read is no wish', () => {
-    const told: Wishes[] = []
-    const onChange = jest.fn((w: Wishes) => void told.push(w))
-    show(<WishesForm wishes={usualWishes} onChange={onChange} />)
+    const told: SearchCriteria[] = []
+    const onChange = jest.fn((w: SearchCriteria) => void told.push(w))
+    show(<CriteriaForm criteria={usualCriteria} onChange={onChange} />)
     fireEvent.change(screen.getByLabelText('Budget'), { target: { value: '£500' } })
     fireEvent.change(screen.getByLabelText('Room for the motor'), { target: { value: '13 in' } })
     fireEvent.change(screen.getByLabelText('Room for the motor'), { target: { value: '-4' } })

@@ -3,8 +3,8 @@ import { act, cleanup, fireEvent, screen } from '@testing-library/react'
 import { emptyPlan, type Plan } from '@zesty/core'
 import { StepSheet } from '../src/stages/survey/StepSheet'
 import { readGears, readSizes } from '../src/stages/survey/readSizes'
-import { undone } from '../src/conversion/planSlice'
-import { store } from '../src/app/store'
+import { undone } from '../src/state/planSlice'
+import { store } from '../src/state/store'
 import { keeps, open, server, show } from './page'
 
 beforeEach(() => void server(keeps))
@@ -49,7 +49,7 @@ describe('positions from step pulleys', () => {
     ...emptyPlan('Lathe'),
     survey: {
       ...emptyPlan('Lathe').survey,
-      positions: [{ id: 'old', name: 'Old', stages: [] }],
+      positions: [{ id: 'old', name: 'Old', transmission: [] }],
       mainPositionId: 'old',
       jobs: [{ id: 'j', name: 'Turning', positionId: 'old' }],
     },
@@ -66,7 +66,9 @@ describe('positions from step pulleys', () => {
     const { survey } = open().plan
     expect(survey.positions.map((p) => p.name)).toEqual(['2', '1', '2, geared', '1, geared'])
     expect([survey.mainPositionId, survey.jobs[0]?.positionId]).toEqual([undefined, undefined])
-    expect(survey.positions[3]?.stages.map((s) => [s.kind, s.driverMm, s.drivenMm])).toEqual([
+    expect(
+      survey.positions[3]?.transmission.map((s) => [s.kind, s.driverMm ?? s.driverTeeth, s.drivenMm ?? s.drivenTeeth]),
+    ).toEqual([
       ['v-belt', 90, 190],
       ['gear-pair', 28, 42],
       ['gear-pair', 30, 45],

@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { applyPatch, readConversionFile, set, type Patch, type Plan } from '@zesty/core'
-import { store } from '../src/app/store'
-import { changed } from '../src/conversion/planSlice'
-import { AmountField, LooseField } from '../src/parts/LooseField'
-import { SideView } from '../src/parts/SideView'
+import { store } from '../src/state/store'
+import { changed } from '../src/state/planSlice'
+import { AmountField, DetachedField } from '../src/parts/DetachedField'
+import { TrainSideView } from '../src/drawings/TrainSideView'
 import { TrainSheet } from '../src/stages/speeds/TrainSheet'
 import { BeltSheet } from '../src/stages/survey/BeltSheet'
 import { keeps, open, server, show } from './page'
@@ -30,10 +30,10 @@ const plain = (element: HTMLElement) => element.textContent.replace(/\s/g, ' ')
 
 describe('the side view', () => {
   const draw = (plan: Plan, at = 1) => {
-    const { container } = show(<SideView position={position(plan, at)} path={`survey.positions.${at}`} />, plan)
+    const { container } = show(<TrainSideView position={position(plan, at)} path={`survey.positions.${at}`} />, plan)
     return container
   }
-  test('tells shafts, speeds and senses in words beside the picture', () => {
+  test('tells shafts, speeds and rotations in words beside the picture', () => {
     draw(lathe())
     const shafts = within(screen.getByRole('list', { name: 'Shafts' }))
       .getAllByRole('listitem')
@@ -73,15 +73,15 @@ describe('the side view', () => {
     pointer('pointerdown', 1)
     pointer('pointermove', 1.25)
     pointer('pointercancel', 1.25)
-    expect(position(open().plan).stages[0]?.driverMm).toBe(90)
+    expect(position(open().plan).transmission[0]?.driverMm).toBe(90)
     pointer('pointerdown', 1)
     pointer('pointermove', 1.25)
     pointer('pointerup', 1.25)
-    expect(position(open().plan).stages[0]?.driverMm).toBe(112)
+    expect(position(open().plan).transmission[0]?.driverMm).toBe(112)
     expect(open().undo).toHaveLength(1)
   })
   test('nothing is drawn where no size is known', () => {
-    const plan = lathe(set('survey.positions.1.stages', [{ kind: 'v-belt' }]))
+    const plan = lathe(set('survey.positions.1.transmission', [{ kind: 'v-belt' }]))
     expect(draw(plan).querySelector('svg')).toBeNull()
   })
 })
@@ -111,17 +111,26 @@ describe('the train in Speeds', () => {
 
 describe('the belt sheet', () => {
   const sheet = (plan: Plan) => {
-    const [stage] = position(plan).stages
+    const [stage] = position(plan).transmission
     if (!stage) throw new Error('no stage')
-    show(<BeltSheet at="survey.positions.1.stages.0" id="position.b.belt1" stage={stage} first />, plan)
+    show(<BeltSheet at="survey.positions.1.transmission.0" id="position.b.belt1" stage={stage} first />, plan)
   }
   test('names what it waits for until something is measured', () => {
-    sheet(lathe(set('survey.positions.1.stages.0', { kind: 'v-belt', driverMm: 90, drivenMm: 224 })))
+    sheet(lathe(set('survey.positions.1.transmission.0', { kind: 'v-belt', driverMm: 90, drivenMm: 224 })))
     expect(screen.getByText(/Type what you measured/)).toBeTruthy()
     expect(screen.queryByRole('table')).toBeNull()
   })
   test('offers the belts of its kind', () => {
-    sheet(lathe(set('survey.positions.1.stages.0', { kind: 'timing-belt', driverMm: 24, drivenMm: 60, centreMm: 400 })))
+    sheet(
+      lathe(
+        set('survey.positions.1.transmission.0', {
+          kind: 'timing-belt',
+          driverTeeth: 24,
+          drivenTeeth: 60,
+          centreMm: 400,
+        }),
+      ),
+    )
     const names = within(screen.getByLabelText('Belt')).getAllByRole('option').map(plain)
     expect(names).toEqual(['Not known', 'Timing XL, 5.08 mm', 'Timing L, 9.525 mm', 'Timing H, 12.7 mm'])
     expect(screen.queryByLabelText('Maker’s rating, one belt')).toBeNull()
@@ -129,9 +138,9 @@ describe('the belt sheet', () => {
   test('says when the stock belt would put the motor outside its slot', () => {
     sheet(lathe())
     expect(plain(screen.getByRole('row', { name: /The motor then sits at/ }))).toMatch(/outside its slot/)
-    edit(set('survey.positions.1.stages.0.slotLeastMm', 360))
+    edit(set('survey.positions.1.transmission.0.slotLeastMm', 360))
     cleanup()
-    sheet(lathe(set('survey.positions.1.stages.0.slotLeastMm', 360)))
+    sheet(lathe(set('survey.positions.1.transmission.0.slotLeastMm', 360)))
     expect(plain(screen.getByRole('row', { name: /The motor then sits at/ }))).not.toMatch(/outside its slot/)
   })
 })
@@ -152,7 +161,7 @@ describe('a field that is no part of a plan', () => {
   })
   test('begins with what it is given', () => {
     show(
-      <LooseField
+      <DetachedField
         label="Sizes"
         placeholder=""
         initial="90"

@@ -1,8 +1,8 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, fireEvent, screen } from '@testing-library/react'
 import { emptyPlan, type Plan } from '@zesty/core'
-import { api } from '../src/app/api'
-import { store } from '../src/app/store'
+import { api } from '../src/state/api'
+import { store } from '../src/state/store'
 import { Working } from '../src/parts/Working'
 import { keeps, server, show } from './page'
 

@@ -1,15 +1,15 @@
 import { evaluate, type Evaluation } from '../evaluate/evaluate'
-import type { Reading } from '../evaluate/figure'
-import { ingressOf, letsIn } from '../evaluate/ingress'
-import type { Ledger } from '../evaluate/ledger'
-import { terminalNeeds, type TerminalNeed } from '../evaluate/terminalNeeds'
-import { applyPatch, type DrivePlate, type Hazard, type Plan } from '../plan'
+import type { FigureState } from '../facts/figure'
+import { ingressOf, letsIn } from '../facts/drive/ingress'
+import { named, type Ledger } from '../facts/ledger'
+import { terminalNeeds, type TerminalNeed } from '../facts/drive/terminalNeeds'
+import { costSum } from '../cost'
+import { applyPatch, takeDrive, type DrivePlate, type Hazard, type Plan, type PlanPath } from '../plan'
 import { continued, slowestJob, type SlowestJob } from './slowestJob'
-import { takeDrive } from './takePlate'
 
 /** One part of what a drive costs in the end. */
 export interface CostPart {
-  what: string
+  what: 'bare' | 'box and glands' | 'brake resistor' | 'keypad lead' | 'filter or choke'
   price: number | undefined
   /** False where this plan does without it. */
   wanted: boolean
@@ -26,7 +26,7 @@ export interface DriveColumn {
   needs: TerminalNeed[]
   /** What its enclosure does not keep out of what reaches the machine; undefined where it is not known. */
   letsIn: Hazard[] | undefined
-  cost: Reading
+  cost: FigureState
   parts: CostPart[]
 }
 
@@ -45,7 +45,7 @@ export function compareDrives(plan: Plan): DriveColumn[] {
     const tried = id === undefined ? plan : applyPatch(plan, takeDrive(plate))
     const evaluation = evaluate(tried)
     const ledger = continued(tried, evaluation)
-    const slowest = slowestJob(tried, evaluation, ledger)
+    const slowest = slowestJob(evaluation, ledger)
     const ingress = ingressOf(plate.enclosure)
     const parts = costParts(tried)
     return {
@@ -63,26 +63,26 @@ export function compareDrives(plan: Plan): DriveColumn[] {
 }
 
 /** The bare drive and what it then wants here. */
-function costParts({ drive, mount, controls }: Plan): CostPart[] {
+function costParts({ drive, installation, controls }: Plan): CostPart[] {
   const sealed = ingressOf(drive.enclosure)
   return [
     { what: 'bare', price: drive.price, wanted: true },
     {
       what: 'box and glands',
       price: drive.boxPrice,
-      wanted: mount.place === 'in-box' || (sealed !== undefined && sealed.solids < 4),
+      wanted: installation.place === 'in-box' || (sealed !== undefined && sealed.solids < 4),
     },
-    { what: 'brake resistor', price: drive.resistorPrice, wanted: drive.resistorFitted === true },
+    { what: 'brake resistor', price: drive.resistorPrice, wanted: drive.resistor !== undefined },
     { what: 'keypad lead', price: drive.keypadLeadPrice, wanted: controls.remoteKeypad === true },
     {
       what: 'filter or choke',
       price: drive.filterPrice,
-      wanted: mount.outputFilter === true || drive.filterPrice !== undefined,
+      wanted: installation.outputFilter === true || drive.filterPrice !== undefined,
     },
   ]
 }
 
-const paths: Readonly<Record<string, string>> = {
+const paths: Readonly<Record<CostPart['what'], PlanPath>> = {
   bare: 'drive.price',
   'box and glands': 'drive.boxPrice',
   'brake resistor': 'drive.resistorPrice',
@@ -90,16 +90,17 @@ const paths: Readonly<Record<string, string>> = {
   'filter or choke': 'drive.filterPrice',
 }
 
-function trueCost(ledger: Ledger, parts: readonly CostPart[]): Reading {
-  const naming = { id: 'drive.trueCost', label: 'True cost, all in', dimension: 'money' as const }
+function trueCost(ledger: Ledger, parts: readonly CostPart[]): FigureState {
+  const naming = named('drive.trueCost', 'True cost, all in', 'money')
   const wanted = parts.filter((p) => p.wanted)
-  const from = wanted.map((p) => ledger.given(paths[p.what] ?? 'drive.price', p.what))
+  const from = wanted.map((p) => ledger.given(paths[p.what], p.what))
   if (wanted.some((p) => p.price === undefined)) return ledger.block(naming, from)
-  return ledger.stated(
-    naming,
-    wanted.reduce((sum, p) => sum + (p.price ?? 0), 0),
-    'computed',
-    from,
-    'The bare price and what this drive then wants here, as typed',
-  )
+  return ledger.derive(costSum, 'cost', naming, {
+    prices: {
+      raw: wanted.map((p) => p.price),
+      shown: wanted.map((p) => p.what).join(', '),
+      label: 'The bare price and what this drive then wants here, as typed',
+      from,
+    },
+  })
 }

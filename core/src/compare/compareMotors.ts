@@ -2,7 +2,7 @@ import { evaluate, type Evaluation } from '../evaluate/evaluate'
 import { applyPatch, type MotorPlate, type Plan } from '../plan'
 import { motorFit, type FitLine } from './motorFit'
 import { continued, slowestJob, type SlowestJob } from './slowestJob'
-import { takeMotor } from './takePlate'
+import { takeMotor } from '../plan/takePlate'
 
 /** A motor as it would do in this plan. */
 export interface MotorColumn {
@@ -30,7 +30,7 @@ export function compareMotors(plan: Plan): MotorColumn[] {
     const tried = id === undefined ? plan : applyPatch(plan, takeMotor(plate))
     const evaluation = evaluate(tried)
     const ledger = continued(tried, evaluation)
-    const slowest = slowestJob(tried, evaluation, ledger)
+    const slowest = slowestJob(evaluation, ledger)
     return {
       id,
       name,

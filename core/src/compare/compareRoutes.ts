@@ -1,10 +1,11 @@
-import { shippedLibrary, type Library } from '../data/planningValues'
+import { shippedTables, type PlanningTables } from '../data/planningValues'
 import { ratedTorque } from '../motor'
 import type { Evaluation } from '../evaluate/evaluate'
-import { isKnown, numberOf, type Reading } from '../evaluate/figure'
-import type { Ledger } from '../evaluate/ledger'
+import { isKnown, numberOf, type FigureState } from '../facts/figure'
+import { named, unknownField, type Ledger } from '../facts/ledger'
+import { shaftTorque, torqueByPower } from '../drivetrain'
 import { routes, type Plan, type RouteId } from '../plan'
-import { converter } from '../supply'
+import { converter, currentSum } from '../supply'
 import { crossover, replacesMotor, routeCost, shopRoutes } from './routeCosts'
 import { fedMachines, wallAmps, type Fed } from './routeAmps'
 import { dcCurves, dcTorque, reversals, type DcCurves, type Reversal } from './routeDc'
@@ -18,15 +19,15 @@ export interface RouteLine extends SlowTorque {
   /** False where it cannot be had for this machine; then `why` says so. */
   applies: boolean
   why?: string
-  costThis: Reading
+  costThis: FigureState
   /** For every machine; only for routes that feed the whole shop. */
-  costAll: Reading | undefined
-  wallA: Reading
+  costAll: FigureState | undefined
+  wallA: FigureState
   /** Of everything that runs at the same time. */
-  togetherA: Reading
+  togetherA: FigureState
   /** Machines that can run at once on the breaker, in the order listed; undefined while amps are not known. */
   runAtOnce: string[] | undefined
-  idlerW: Reading | undefined
+  idlerW: FigureState | undefined
   work: string[]
   gives: string
   lacks: string
@@ -38,7 +39,7 @@ export interface RouteComparison {
   slowest: SlowestJob | undefined
   /** Cost over the number of machines for the routes that feed the shop; only where prices are typed. */
   costCurve: { route: RouteId; points: { machines: number; cost: number }[] }[]
-  crossovers: Reading[]
+  crossovers: FigureState[]
   dc: DcCurves | undefined
   reversals: Reversal[]
   figures: Evaluation['figures']
@@ -48,10 +49,14 @@ export interface RouteComparison {
 const MOST_MACHINES = 8
 
 /** The ways to go, compared for this shop. Worked out when asked for. */
-export function compareRoutes(plan: Plan, evaluation: Evaluation, library: Library = shippedLibrary): RouteComparison {
+export function compareRoutes(
+  plan: Plan,
+  evaluation: Evaluation,
+  tables: PlanningTables = shippedTables,
+): RouteComparison {
   const ledger = continued(plan, evaluation)
   const fed = fedMachines(plan, ledger)
-  const slowest = slowestJob(plan, evaluation, ledger, library)
+  const slowest = slowestJob(evaluation, ledger)
   const lines = (Object.keys(routes) as RouteId[]).map((id) => line(id))
   const drawn = Math.max(fed.length, Math.min(MOST_MACHINES, fed.length + 3))
   return {
@@ -81,7 +86,7 @@ export function compareRoutes(plan: Plan, evaluation: Evaluation, library: Libra
     const powerW = routePower(ledger, id)
     const amps = here.map((f) => ({
       ...f,
-      wallA: wallAmps(ledger, library, evaluation, id, f, f.key === 'this' ? powerW : undefined),
+      wallA: wallAmps(ledger, tables, evaluation, id, f, f.key === 'this' ? powerW : undefined),
     }))
     const own = amps[0]?.wallA ?? ledger.block({ id: `route.${id}.wallA`, label: 'Wall amps' }, [])
     const refused = notFor(plan, id)
@@ -108,7 +113,7 @@ export function compareRoutes(plan: Plan, evaluation: Evaluation, library: Libra
 }
 
 /** Power of the motor that a route would turn this machine with, where that is its own. */
-function routePower(ledger: Ledger, id: RouteId): Reading | undefined {
+function routePower(ledger: Ledger, id: RouteId): FigureState | undefined {
   if (id === 'kit') return ledger.given('route.kitPowerW')
   if (id === 'brushless') return ledger.given('route.brushlessPowerW')
   return id === 'keep-dc' || id === 'small-dc' ? ledger.given('route.dcPowerW') : undefined
@@ -124,7 +129,7 @@ function notFor(plan: Plan, id: RouteId): string | undefined {
   if (
     (id === 'converter-starters' || id === 'converter-drives') &&
     plan.supply.phases === 3 &&
-    (plan.supply.source ?? 'mains') === 'mains'
+    (plan.supply.supplyUnit ?? 'mains') === 'mains'
   )
     return 'The wall has three phases already.'
   if (id === 'brushless' && powerW !== undefined && powerW > BRUSHLESS_MOST_W)
@@ -132,25 +137,21 @@ function notFor(plan: Plan, id: RouteId): string | undefined {
   return undefined
 }
 
-function together(ledger: Ledger, id: RouteId, amps: readonly (Fed & { wallA: Reading })[]): Reading {
+function together(ledger: Ledger, id: RouteId, amps: readonly (Fed & { wallA: FigureState })[]): FigureState {
   const running = amps.filter((f) => f.runsTogether).map((f) => f.wallA)
-  const naming = {
-    id: `route.${id}.togetherA`,
-    label: `${routes[id]}: everything that runs at the same time`,
-    dimension: 'current' as const,
-  }
-  if (running.some((r) => !isKnown(r))) return ledger.block(naming, running)
-  return ledger.stated(
-    naming,
-    running.reduce((sum, r) => sum + (numberOf(r) ?? 0), 0),
-    'computed',
-    running,
-    'Sum of their wall amps at full load; they are seldom all at full load at once',
-  )
+  const naming = named(`route.${id}.togetherA`, `${routes[id]}: everything that runs at the same time`, 'current')
+  return ledger.derive(currentSum, 'currentA', naming, {
+    currentsA: {
+      raw: running.map(numberOf),
+      shown: `${running.length} of them`,
+      label: 'Their wall amps at full load; they are seldom all at full load at once',
+      from: running,
+    },
+  })
 }
 
 /** Taken in the order listed, as far as the breaker carries full loads. */
-function atOnce(plan: Plan, amps: readonly (Fed & { wallA: Reading })[]): string[] | undefined {
+function atOnce(plan: Plan, amps: readonly (Fed & { wallA: FigureState })[]): string[] | undefined {
   const { breakerA } = plan.supply
   if (breakerA === undefined || amps.some((f) => !isKnown(f.wallA))) return undefined
   let left = breakerA
@@ -162,35 +163,27 @@ function atOnce(plan: Plan, amps: readonly (Fed & { wallA: Reading })[]): string
   })
 }
 
-function idler(ledger: Ledger, id: RouteId, fed: readonly Fed[]): Reading {
+function idler(ledger: Ledger, id: RouteId, fed: readonly Fed[]): FigureState {
   const known = fed.filter((f) => isKnown(f.powerW))
   const starts = id === 'converter-starters'
-  return ledger.compute(
-    converter,
-    { idlerW: { id: `route.${id}.idlerW`, label: `${routes[id]}: idler`, dimension: 'power' } },
-    {
-      motors:
-        known.length === 0
-          ? fed[0]?.powerW
-          : {
-              raw: known.map((f) => ({ powerW: numberOf(f.powerW) ?? 0, hardStart: starts && f.hardStart })),
-              shown: known.map((f) => f.name).join(', '),
-              label: 'Motors',
-              from: known.map((f) => f.powerW),
-            },
-    },
-  ).idlerW
+  return ledger.derive(converter, 'idlerW', named(`route.${id}.idlerW`, `${routes[id]}: idler`, 'power'), {
+    motors:
+      known.length === 0
+        ? fed[0]?.powerW
+        : {
+            raw: known.map((f) => ({ powerW: numberOf(f.powerW) ?? 0, hardStart: starts && f.hardStart })),
+            shown: known.map((f) => f.name).join(', '),
+            label: 'Motors',
+            from: known.map((f) => f.powerW),
+          },
+  })
 }
 
 /** Torque at the slowest job, or what the route has instead. */
 function slow(ledger: Ledger, evaluation: Evaluation, id: RouteId, slowest: SlowestJob | undefined): SlowTorque {
-  const naming = {
-    id: `route.${id}.slowNm`,
-    label: `${routes[id]}: torque at the slowest job`,
-    dimension: 'torque' as const,
-  }
+  const naming = named(`route.${id}.slowNm`, `${routes[id]}: torque at the slowest job`, 'torque')
   const waits = {
-    slowNm: ledger.block(naming, [{ id: 'survey.jobs', label: 'Jobs', missing: ['survey.jobs'] }]),
+    slowNm: ledger.block(naming, [unknownField('survey.jobs', 'Jobs')]),
     slowSays: '',
   }
   if (id === 'keep-dc' || id === 'small-dc') return dcTorque(ledger, evaluation, id, naming, slowest)
@@ -206,7 +199,7 @@ function slow(ledger: Ledger, evaluation: Evaluation, id: RouteId, slowest: Slow
           const [rpm, torque] = [ledger.figures[p.baseRpm], ledger.figures[p.torqueNm]]
           return rpm && torque ? [{ rpm, torque, name: p.name }] : []
         })
-        .reduce<{ rpm: { value: number }; torque: Reading; name: string } | undefined>(
+        .reduce<{ rpm: { value: number }; torque: FigureState; name: string } | undefined>(
           (a, b) => (a && a.rpm.value <= b.rpm.value ? a : b),
           undefined,
         )
@@ -215,38 +208,28 @@ function slow(ledger: Ledger, evaluation: Evaluation, id: RouteId, slowest: Slow
         : waits
     }
     case 'kit': {
-      const [kit, own] = [ledger.given('route.kitPowerW'), ledger.given('motor.powerW')]
-      if (!isKnown(kit) || !isKnown(own) || !isKnown(slowest.continuousNm))
-        return { slowNm: ledger.block(naming, [kit, own, slowest.continuousNm]), slowSays: '' }
-      return {
-        slowNm: ledger.stated(
-          naming,
-          (slowest.continuousNm.value * kit.value) / own.value,
-          'computed',
-          [slowest.continuousNm, kit, own],
-          'The plan’s torque there, by the ratio of powers: a motor of as many poles on the same belts',
-        ),
-        slowSays: at,
-      }
+      // A motor of as many poles on the same belts.
+      const slowNm = ledger.derive(torqueByPower, 'torqueNm', naming, {
+        torqueNm: slowest.continuousNm,
+        powerW: ledger.given('motor.powerW'),
+        otherPowerW: ledger.given('route.kitPowerW'),
+      })
+      return { slowNm, slowSays: isKnown(slowNm) ? at : '' }
     }
     case 'brushless': {
       const [powerW, speedRpm] = [ledger.given('route.brushlessPowerW'), ledger.given('route.brushlessRpm')]
       const position = evaluation.positions.find((p) => p.name === slowest.position)
       const ratio = position && ledger.figures[position.speedRatio]
-      const { torqueNm } = ledger.compute(
+      const torqueNm = ledger.derive(
         ratedTorque,
-        { torqueNm: { id: 'route.brushless.torque', label: 'Brushless motor: rated torque', dimension: 'torque' } },
+        'torqueNm',
+        named('route.brushless.torque', 'Brushless motor: rated torque', 'torque'),
         { powerW, speedRpm },
       )
       if (!isKnown(torqueNm) || !ratio) return { slowNm: ledger.block(naming, [torqueNm]), slowSays: '' }
       return {
-        slowNm: ledger.stated(
-          naming,
-          torqueNm.value / ratio.value,
-          'computed',
-          [torqueNm, ratio],
-          'Rated torque, held from standstill until it is hot, on the same pulleys',
-        ),
+        // Rated torque, held from standstill until it is hot, on the same pulleys.
+        slowNm: ledger.derive(shaftTorque, 'torqueNm', naming, { torqueNm, speedRatio: ratio }),
         slowSays: at,
       }
     }

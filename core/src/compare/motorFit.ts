@@ -1,6 +1,6 @@
 import { frameSize, type FrameSize } from '../data/frameSizes'
 import { boxSides, coolings, mountings, type MotorPlate, type OldMotor } from '../plan'
-import { amount, say, type Dimension, type Said } from '../quantities'
+import { amount, message, type Dimension, type Message } from '../quantities'
 
 export type FitVerdict = 'fits' | 'adapt' | 'no' | 'unknown'
 
@@ -14,7 +14,7 @@ export interface FitLine {
   /** True where the new one's size follows from its frame rather than from its drawing. */
   byFrame: boolean
   verdict: FitVerdict
-  says: Said
+  says: Message
 }
 
 type Sized = Pick<MotorPlate, 'frame'> & { [K in keyof FrameSize]?: number | undefined }
@@ -38,7 +38,7 @@ export function motorFit(old: OldMotor, motor: MotorPlate): FitLine[] {
   const sized = (
     what: string,
     key: keyof FrameSize,
-    judge: (old: number, now: number) => { verdict: FitVerdict; says: Said },
+    judge: (old: number, now: number) => { verdict: FitVerdict; says: Message },
   ): FitLine => {
     const [was, now] = [sizeOf(old, key), sizeOf(motor, key)]
     const line = { what, dimension: 'length' as const, old: was.value, new: now.value, byFrame: now.byFrame }
@@ -46,36 +46,39 @@ export function motorFit(old: OldMotor, motor: MotorPlate): FitLine[] {
       return {
         ...line,
         verdict: 'unknown',
-        says: say`Measure ${was.value === undefined ? 'the old one' : 'the new one'}, or type its frame.`,
+        says: message`Measure ${was.value === undefined ? 'the old one' : 'the new one'}, or type its frame.`,
       }
     return Math.abs(now.value - was.value) <= SAME_MM
-      ? { ...line, verdict: 'fits', says: say`Same.` }
+      ? { ...line, verdict: 'fits', says: message`Same.` }
       : { ...line, ...judge(was.value, now.value) }
   }
   return [
     sized('Shaft height', 'centreHeightMm', (was, now) => {
-      if (now < was) return { verdict: 'adapt', says: say`Riser block of ${mm(was - now)} under the feet.` }
+      if (now < was) return { verdict: 'adapt', says: message`Riser block of ${mm(was - now)} under the feet.` }
       const drop = old.raiseMm
       if (drop === undefined)
-        return { verdict: 'adapt', says: say`The motor plate must go ${mm(now - was)} lower: measure whether it can.` }
+        return {
+          verdict: 'adapt',
+          says: message`The motor plate must go ${mm(now - was)} lower: measure whether it can.`,
+        }
       return drop >= now - was
-        ? { verdict: 'adapt', says: say`Set the motor plate ${mm(now - was)} lower; it can go ${mm(drop)}.` }
-        : { verdict: 'no', says: say`It stands ${mm(now - was)} taller; the plate can go only ${mm(drop)} lower.` }
+        ? { verdict: 'adapt', says: message`Set the motor plate ${mm(now - was)} lower; it can go ${mm(drop)}.` }
+        : { verdict: 'no', says: message`It stands ${mm(now - was)} taller; the plate can go only ${mm(drop)} lower.` }
     }),
     sized('Feet, across', 'footAcrossMm', (was, now) => feet(was, now)),
     sized('Feet, along', 'footAlongMm', (was, now) => feet(was, now)),
     sized('Shaft', 'shaftMm', (was, now) =>
       now < was
-        ? { verdict: 'adapt', says: say`Sleeve the pulley from ${mm(was)} to ${mm(now)}, with its key.` }
+        ? { verdict: 'adapt', says: message`Sleeve the pulley from ${mm(was)} to ${mm(now)}, with its key.` }
         : {
             verdict: 'adapt',
-            says: say`Bore the pulley from ${mm(was)} to ${mm(now)} and cut a new keyway; see that enough hub is left.`,
+            says: message`Bore the pulley from ${mm(was)} to ${mm(now)} and cut a new keyway; see that enough hub is left.`,
           },
     ),
     sized('Shaft length', 'shaftLengthMm', (was, now) =>
       now < was
-        ? { verdict: 'adapt', says: say`${mm(was - now)} shorter: the hub must still sit on its whole key.` }
-        : { verdict: 'adapt', says: say`${mm(now - was)} longer: set the pulley in, or face the end off.` },
+        ? { verdict: 'adapt', says: message`${mm(was - now)} shorter: the hub must still sit on its whole key.` }
+        : { verdict: 'adapt', says: message`${mm(now - was)} longer: set the pulley in, or face the end off.` },
     ),
     overall(old, motor),
     fanEnd(old, motor),
@@ -98,9 +101,9 @@ export function motorFit(old: OldMotor, motor: MotorPlate): FitLine[] {
   ]
 }
 
-const feet = (was: number, now: number): { verdict: FitVerdict; says: Said } => ({
+const feet = (was: number, now: number): { verdict: FitVerdict; says: Message } => ({
   verdict: 'adapt',
-  says: say`${now > was ? 'Wider' : 'Narrower'} by ${mm(Math.abs(now - was))}: new slots in the plate, or an adapter plate.`,
+  says: message`${now > was ? 'Wider' : 'Narrower'} by ${mm(Math.abs(now - was))}: new slots in the plate, or an adapter plate.`,
 })
 
 function overall(old: OldMotor, motor: MotorPlate): FitLine {
@@ -113,22 +116,22 @@ function overall(old: OldMotor, motor: MotorPlate): FitLine {
   }
   const room = old.roomMm
   if (motor.overallMm === undefined)
-    return { ...line, verdict: 'unknown', says: say`No frame fixes it: ask for the drawing.` }
+    return { ...line, verdict: 'unknown', says: message`No frame fixes it: ask for the drawing.` }
   if (room !== undefined)
     return motor.overallMm <= room
-      ? { ...line, verdict: 'fits', says: say`There is room for ${mm(room)}.` }
+      ? { ...line, verdict: 'fits', says: message`There is room for ${mm(room)}.` }
       : {
           ...line,
           verdict: 'no',
-          says: say`${mm(motor.overallMm - room)} too long for the room there is, ${mm(room)}.`,
+          says: message`${mm(motor.overallMm - room)} too long for the room there is, ${mm(room)}.`,
         }
-  if (old.overallMm === undefined) return { ...line, verdict: 'unknown', says: say`Measure the room there is.` }
+  if (old.overallMm === undefined) return { ...line, verdict: 'unknown', says: message`Measure the room there is.` }
   return motor.overallMm <= old.overallMm
-    ? { ...line, verdict: 'fits', says: say`No longer than the old one.` }
+    ? { ...line, verdict: 'fits', says: message`No longer than the old one.` }
     : {
         ...line,
         verdict: 'adapt',
-        says: say`${mm(motor.overallMm - old.overallMm)} longer than the old one: measure the room, and leave a hand’s width for the fan’s air.`,
+        says: message`${mm(motor.overallMm - old.overallMm)} longer than the old one: measure the room, and leave a hand’s width for the fan’s air.`,
       }
 }
 
@@ -144,18 +147,18 @@ function fanEnd(old: OldMotor, { overallMm, cooling }: MotorPlate): FitLine {
     new: cooling && coolings[cooling],
     byFrame: false,
   }
-  if (cooling === undefined) return { ...line, verdict: 'unknown', says: say`Look at how it is cooled.` }
-  if (cooling === 'liquid-or-none') return { ...line, verdict: 'fits', says: say`No fan that wants air there.` }
+  if (cooling === undefined) return { ...line, verdict: 'unknown', says: message`Look at how it is cooled.` }
+  if (cooling === 'liquid-or-none') return { ...line, verdict: 'fits', says: message`No fan that wants air there.` }
   const air = old.roomMm === undefined || overallMm === undefined ? undefined : old.roomMm - overallMm
   const blower = cooling === 'blower' ? ' Its blower wants a supply of its own from the wall, never from U, V, W.' : ''
   if (air === undefined)
-    return { ...line, verdict: 'unknown', says: say`Measure the room: ${mm(AIR_MM)} of air is typical.${blower}` }
+    return { ...line, verdict: 'unknown', says: message`Measure the room: ${mm(AIR_MM)} of air is typical.${blower}` }
   return air >= AIR_MM
-    ? { ...line, verdict: blower ? 'adapt' : 'fits', says: say`${mm(air)} of air is left.${blower}` }
+    ? { ...line, verdict: blower ? 'adapt' : 'fits', says: message`${mm(air)} of air is left.${blower}` }
     : {
         ...line,
         verdict: 'adapt',
-        says: say`Only ${mm(Math.max(0, air))} of air is left; ${mm(AIR_MM)} is typical.${blower}`,
+        says: message`Only ${mm(Math.max(0, air))} of air is left; ${mm(AIR_MM)} is typical.${blower}`,
       }
 }
 
@@ -168,21 +171,21 @@ function choiceLine(
 ): FitLine {
   const named = (v: string | undefined) => (v === undefined ? undefined : words[v])
   const line = { what, dimension: undefined, old: named(was), new: named(now), byFrame: false }
-  if (was === undefined || now === undefined) return { ...line, verdict: 'unknown', says: say`Look at both.` }
+  if (was === undefined || now === undefined) return { ...line, verdict: 'unknown', says: message`Look at both.` }
   const same = was === now || now === 'both'
-  return same ? { ...line, verdict: 'fits', says: say`Same.` } : { ...line, verdict: 'adapt', says: [otherwise] }
+  return same ? { ...line, verdict: 'fits', says: message`Same.` } : { ...line, verdict: 'adapt', says: [otherwise] }
 }
 
 function mass(old: OldMotor, motor: MotorPlate): FitLine {
   const line = { what: 'Mass', dimension: 'mass' as const, old: old.massKg, new: motor.massKg, byFrame: false }
   if (old.massKg === undefined || motor.massKg === undefined)
-    return { ...line, verdict: 'unknown', says: say`Weigh it, or ask.` }
+    return { ...line, verdict: 'unknown', says: message`Weigh it, or ask.` }
   return motor.massKg <= old.massKg * HEAVIER
-    ? { ...line, verdict: 'fits', says: say`The plate carried as much before.` }
+    ? { ...line, verdict: 'fits', says: message`The plate carried as much before.` }
     : {
         ...line,
         verdict: 'adapt',
-        says: say`${amount('mass', motor.massKg - old.massKg)} heavier: look at the hinge and bolts of its plate.`,
+        says: message`${amount('mass', motor.massKg - old.massKg)} heavier: look at the hinge and bolts of its plate.`,
       }
 }
 
@@ -192,16 +195,16 @@ const SAME_SPEED = 0.06
 function speed(old: OldMotor, motor: MotorPlate): FitLine {
   const [was, now] = [old.ratedSpeedRpm, motor.ratedSpeedRpm]
   const line = { what: 'Speed', dimension: 'speed' as const, old: was, new: now, byFrame: false }
-  if (was === undefined || now === undefined) return { ...line, verdict: 'unknown', says: say`Type both plates.` }
+  if (was === undefined || now === undefined) return { ...line, verdict: 'unknown', says: message`Type both plates.` }
   const times = now / was
   return Math.abs(times - 1) <= SAME_SPEED
-    ? { ...line, verdict: 'fits', says: say`Pulleys and belt as they are.` }
+    ? { ...line, verdict: 'fits', says: message`Pulleys and belt as they are.` }
     : {
         ...line,
         verdict: 'adapt',
         says:
           times > 1
-            ? say`${Number(times.toFixed(2))} times as fast: a motor pulley as much smaller, and a shorter belt, or fewer hertz and less power.`
-            : say`${Number((1 / times).toFixed(2))} times slower: a motor pulley as much larger, and a longer belt, or more hertz.`,
+            ? message`${Number(times.toFixed(2))} times as fast: a motor pulley as much smaller, and a shorter belt, or fewer hertz and less power.`
+            : message`${Number((1 / times).toFixed(2))} times slower: a motor pulley as much larger, and a longer belt, or more hertz.`,
       }
 }

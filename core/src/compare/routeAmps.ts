@@ -1,18 +1,18 @@
 import { typicalMotorEfficiency, motorEfficiency } from '../data/motorEfficiency'
-import type { Library } from '../data/planningValues'
+import type { PlanningTables } from '../data/planningValues'
 import { inputCurrent } from '../drive'
 import type { Evaluation } from '../evaluate/evaluate'
-import { isKnown, type Reading } from '../evaluate/figure'
-import type { Ledger } from '../evaluate/ledger'
+import { isKnown, type FigureState } from '../facts/figure'
+import { named, type Ledger } from '../facts/ledger'
 import { fullLoadCurrent } from '../motor'
 import { routes, type Plan, type RouteId } from '../plan'
-import { behindSource } from '../supply'
+import { behindSupplyUnit } from '../supply'
 
 /** A machine that is fed: this one, or another of the shop. */
 export interface Fed {
   key: string
   name: string
-  powerW: Reading
+  powerW: FigureState
   hardStart: boolean
   runsTogether: boolean
 }
@@ -43,15 +43,15 @@ const SMALL_MOTOR = 0.82
 /** Wall amps of one machine at full load on a route. */
 export function wallAmps(
   ledger: Ledger,
-  library: Library,
+  tables: PlanningTables,
   evaluation: Evaluation,
   route: RouteId,
   fed: Fed,
-  powerW: Reading = fed.powerW,
-): Reading {
-  const { planning } = library
-  const id = `route.${route}.${fed.key}`
-  const naming = { id: `${id}.wallA`, label: `${routes[route]}, ${fed.name}: wall amps`, dimension: 'current' as const }
+  powerW: FigureState = fed.powerW,
+): FigureState {
+  const { planning } = tables
+  const id = `route.${route}.${fed.key}` as const
+  const naming = named(`${id}.wallA`, `${routes[route]}, ${fed.name}: wall amps`, 'current')
   if (!isKnown(powerW)) return ledger.block(naming, [powerW])
   const supplyV = ledger.given('supply.voltageV', 'Supply volts')
   const phases = ledger.given('supply.phases', 'Supply phases')
@@ -67,12 +67,12 @@ export function wallAmps(
       ledger.typical(
         { id: `${id}.eta`, label: `${fed.name}: efficiency`, dimension: 'fraction' },
         typicalMotorEfficiency(powerW.value),
-        motorEfficiency.source,
+        motorEfficiency.citation,
       ))
   const driveEta = ledger.typical(
     { id: 'drive.efficiency', label: 'Drive efficiency', dimension: 'fraction' },
     planning.driveEfficiency.value,
-    planning.driveEfficiency.source,
+    planning.driveEfficiency.citation,
     'overrides.driveEfficiency',
   )
   const lambda = (three: boolean) =>
@@ -83,10 +83,10 @@ export function wallAmps(
         dimension: 'fraction',
       },
       three ? planning.truePowerFactorThreePhase.value : planning.truePowerFactorSinglePhase.value,
-      three ? planning.truePowerFactorThreePhase.source : planning.truePowerFactorSinglePhase.source,
+      three ? planning.truePowerFactorThreePhase.citation : planning.truePowerFactorSinglePhase.citation,
     )
   const three = { raw: 3, shown: 3, label: 'Phases' }
-  const taken = (name: typeof naming, count: Reading | typeof three, factor: Reading): Reading =>
+  const taken = (name: typeof naming, count: FigureState | typeof three, factor: FigureState): FigureState =>
     ledger.compute(
       inputCurrent,
       { currentA: name },
@@ -101,7 +101,7 @@ export function wallAmps(
     ).currentA
   if (route !== 'converter-starters' && route !== 'converter-drives')
     return taken(naming, phases, lambda(isKnown(phases) && phases.value === 3))
-  const inner = { id: `${id}.loadA`, label: `${fed.name}: amps behind the converter`, dimension: 'current' as const }
+  const inner = named(`${id}.loadA`, `${fed.name}: amps behind the converter`, 'current')
   const loadA =
     route === 'converter-drives'
       ? taken(inner, three, lambda(true))
@@ -120,7 +120,7 @@ export function wallAmps(
           },
         ).currentA
   return ledger.compute(
-    behindSource,
+    behindSupplyUnit,
     { currentA: naming },
     {
       loadA,
@@ -131,8 +131,8 @@ export function wallAmps(
       efficiency: ledger.typical(
         { id: 'route.converterEfficiency', label: 'Efficiency of the converter', dimension: 'fraction' },
         planning.rotaryEfficiency.value,
-        planning.rotaryEfficiency.source,
-        'overrides.sourceEfficiency',
+        planning.rotaryEfficiency.citation,
+        'overrides.supplyUnitEfficiency',
       ),
     },
   ).currentA

@@ -1,11 +1,12 @@
-import { isKnown, numberOf, type Reading } from '../evaluate/figure'
-import type { Ledger } from '../evaluate/ledger'
-import { routes, type Plan, type RouteId } from '../plan'
+import { isKnown, type FigureState } from '../facts/figure'
+import { choice, named, type Ledger } from '../facts/ledger'
+import { crossover as crossoverRule, MOST_MACHINES, routeCost as routeCostRule } from '../cost'
+import { routes, type Plan, type PlanPath, type RouteId } from '../plan'
 
 /** What a route costs: once for the shop, and again for each machine. */
 interface Prices {
-  once?: string
-  each?: string
+  once?: PlanPath
+  each?: PlanPath
   /** True where it does away with this machine's motor, or needs a three-phase one. */
   wantsMotor: boolean
 }
@@ -25,56 +26,38 @@ export const shopRoutes: readonly RouteId[] = ['drive-each', 'converter-starters
 
 /** Whether this machine's motor must be replaced before a three-phase route can run it. */
 export const replacesMotor = ({ motor }: Plan): boolean =>
-  motor.kind !== undefined && !['three-phase', 'one-winding', 'high-frequency', 'two-speed'].includes(motor.kind)
+  motor.kind !== undefined && !['induction', 'high-frequency', 'pole-changing'].includes(motor.kind)
 
-/** Cost of a route for a number of machines, this one counted; a figure of its own where `id` names one. */
-export function routeCost(plan: Plan, ledger: Ledger, route: RouteId, machines: number): Reading {
+/** Cost of a route for a number of machines, this one counted. */
+export function routeCost(plan: Plan, ledger: Ledger, route: RouteId, machines: number): FigureState {
   const { once, each, wantsMotor } = prices[route]
-  const motor = wantsMotor && replacesMotor(plan) ? ledger.given('route.motorPrice') : undefined
-  const [onceR, eachR] = [once, each].map((path) => (path === undefined ? undefined : ledger.given(path)))
-  const from = [onceR, eachR, motor].filter((r) => r !== undefined)
-  const naming = {
-    id: `route.${route}.cost.${machines}`,
-    label: `${routes[route]}: cost for ${machines} ${machines === 1 ? 'machine' : 'machines'}`,
-    dimension: 'money' as const,
-  }
-  if (from.some((r) => !isKnown(r))) return ledger.block(naming, from)
-  return ledger.stated(
-    naming,
-    (numberOf(onceR) ?? 0) + machines * (numberOf(eachR) ?? 0) + (numberOf(motor) ?? 0),
-    'computed',
-    from,
-    'Once for the shop, again for each machine, and a three-phase motor where this one must go; prices as typed',
+  const of = machines === 1 ? 'machine' : 'machines'
+  return ledger.derive(
+    routeCostRule,
+    'cost',
+    named(`route.${route}.cost.${machines}`, `${routes[route]}: cost for ${machines} ${of}`, 'money'),
+    {
+      once: once && ledger.given(once),
+      each: each && ledger.given(each),
+      motor: wantsMotor && replacesMotor(plan) ? ledger.given('route.motorPrice') : undefined,
+      machines: choice(machines, 'Machines fed so'),
+    },
   )
 }
 
-/** More than any shop has. */
-const MOST_MACHINES = 100
-
-/** From how many machines on a converter is cheaper than a drive on each; undefined where it never is, or prices are not known. */
-export function crossover(ledger: Ledger, route: 'converter-starters' | 'converter-drives'): Reading {
-  const naming = {
-    id: `route.${route}.crossover`,
-    label: `${routes[route]}: cheaper than a drive each from`,
-    dimension: 'number' as const,
-  }
-  const { each } = prices[route]
-  const [converter, own, drive] = [
-    ledger.given('route.converterPrice'),
-    ledger.given(each ?? ''),
-    ledger.given('route.drivePrice'),
-  ]
-  const [c, e, d] = [converter, own, drive].map(numberOf)
-  if (c === undefined || e === undefined || d === undefined) return ledger.block(naming, [converter, own, drive])
-  if (e >= d) return ledger.block(naming, [], 'Never: what each machine then still needs costs as much as a drive')
-  const machines = Math.floor(c / (d - e)) + 1
-  if (machines > MOST_MACHINES)
-    return ledger.block(naming, [], `Never in one shop: not before ${MOST_MACHINES} machines`)
-  return ledger.stated(
-    naming,
-    machines,
-    'computed',
-    [converter, own, drive],
-    'First whole number above: converter over (a drive each less what each still needs)',
-  )
+/** From how many machines on a converter is cheaper than a drive on each; not known where it never is, or prices are not. */
+export function crossover(ledger: Ledger, route: 'converter-starters' | 'converter-drives'): FigureState {
+  const naming = named(`route.${route}.crossover`, `${routes[route]}: cheaper than a drive each from`, 'number')
+  const each = ledger.given(route === 'converter-starters' ? 'route.starterPrice' : 'route.smallDrivePrice')
+  const drive = ledger.given('route.drivePrice')
+  if (isKnown(each) && isKnown(drive) && each.value >= drive.value)
+    return ledger.block(naming, [], 'Never: what each machine then still needs costs as much as a drive')
+  const made = ledger.derive(crossoverRule, 'machines', naming, {
+    converter: ledger.given('route.converterPrice'),
+    each,
+    drive,
+  })
+  return isKnown(made) || made.refusal === undefined
+    ? made
+    : ledger.block(naming, [], `Never in one shop: not before ${MOST_MACHINES} machines`)
 }

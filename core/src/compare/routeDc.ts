@@ -1,12 +1,13 @@
 import { dcSpeed } from '../dc'
 import type { Evaluation } from '../evaluate/evaluate'
-import { isKnown, type Reading } from '../evaluate/figure'
-import type { Ledger, Naming } from '../evaluate/ledger'
-import { angularSpeed } from '../drivetrain/angularSpeed'
+import { isKnown, type FigureState } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
+import { choice, named, unknownField, type Ledger, type Naming } from '../facts/ledger'
+import { rotationalEnergy, spindleTorque } from '../drivetrain'
 import { ratedTorque } from '../motor'
 import type { Plan, RouteId } from '../plan'
 import type { SlowestJob, SlowTorque } from './slowestJob'
-import { torqueSource } from '../evaluate/torqueSource'
+import { torqueCurve } from '../facts/motor/torqueCurve'
 
 /** Torque at the spindle over its speed, on one belt position, of the three ways to turn a toolroom lathe. */
 export interface DcCurves {
@@ -24,23 +25,22 @@ export function dcTorque(
   naming: Naming,
   slowest: SlowestJob | undefined,
 ): SlowTorque {
-  const { torqueNm } = ledger.compute(
+  const torqueNm = ledger.derive(
     ratedTorque,
-    { torqueNm: { id: 'route.dc.torque', label: 'DC motor: rated torque', dimension: 'torque' } },
-    { powerW: ledger.given('route.dcPowerW'), speedRpm: ledger.given('route.dcBaseRpm') },
+    'torqueNm',
+    named('route.dc.torque', 'DC motor: rated torque', 'torque'),
+    {
+      powerW: ledger.given('route.dcPowerW'),
+      speedRpm: ledger.given('route.dcBaseRpm'),
+    },
   )
   const position = evaluation.positions.find((p) => p.name === slowest?.position) ?? evaluation.positions[0]
   const ratio = position && ledger.figures[position.speedRatio]
   const efficiency = position && ledger.figures[`position.${position.id}.efficiency`]
   if (!isKnown(torqueNm) || !ratio || !efficiency) return { slowNm: ledger.block(naming, [torqueNm]), slowSays: '' }
   return {
-    slowNm: ledger.stated(
-      naming,
-      (torqueNm.value * efficiency.value) / ratio.value,
-      'computed',
-      [torqueNm, ratio, efficiency],
-      'Full field: rated torque from standstill to base speed, while the motor is kept cool',
-    ),
+    // Full field: rated torque from standstill to base speed, while the motor is kept cool.
+    slowNm: ledger.derive(spindleTorque, 'torqueNm', naming, { torqueNm, speedRatio: ratio, efficiency }),
     slowSays: `${position.name}, field full${id === 'small-dc' ? '; weakened by hand it has less' : ''}`,
   }
 }
@@ -49,12 +49,13 @@ export function dcTorque(
 export function dcCurves(plan: Plan, evaluation: Evaluation, slowest: SlowestJob | undefined): DcCurves | undefined {
   const { dcPowerW, dcBaseRpm, dcTopRpm = dcBaseRpm } = plan.route
   const position = evaluation.positions.find((p) => p.name === slowest?.position) ?? evaluation.positions[0]
-  const value = (id: string) => evaluation.figures[id]?.value
+  const value = (id: FigureId) => evaluation.figures[id]?.value
   const ratio = position && value(position.speedRatio)
   const efficiency = position && value(`position.${position.id}.efficiency`)
   if (dcPowerW === undefined || dcBaseRpm === undefined || dcTopRpm === undefined || !position || !ratio || !efficiency)
     return undefined
-  const rated = dcPowerW / angularSpeed(dcBaseRpm)
+  const made = ratedTorque.run({ powerW: dcPowerW, speedRpm: dcBaseRpm })
+  const rated = made.ok ? made.value.torqueNm : 0
   const atSpindle = (motorRpm: number, motorNm: number) => ({
     rpm: motorRpm * ratio,
     torqueNm: (motorNm * efficiency) / ratio,
@@ -74,17 +75,17 @@ export function dcCurves(plan: Plan, evaluation: Evaluation, slowest: SlowestJob
     })
     return at.ok ? rated * at.value.torqueFraction : 0
   })
-  const source = torqueSource(plan, evaluation)
+  const curve = evaluation.torque && torqueCurve(evaluation.torque)
   return {
     position: position.name,
     ways: [
-      ...(source
+      ...(curve
         ? [
             {
               id: 'drive-each' as const,
               name: 'AC motor and drive, all day',
               points: Array.from({ length: STEPS + 1 }, (_, i) =>
-                source.at(Math.max(source.lowestHz, (source.highestHz * i) / STEPS)),
+                curve.at(Math.max(curve.lowestRpm, (curve.highestRpm * i) / STEPS)),
               ).flatMap((p) => (p.continuousNm === undefined ? [] : [atSpindle(p.motorRpm, p.continuousNm)])),
             },
           ]
@@ -103,7 +104,7 @@ export function dcCurves(plan: Plan, evaluation: Evaluation, slowest: SlowestJob
 export interface Reversal {
   route: RouteId
   says: string
-  energyJ: Reading
+  energyJ: FigureState
 }
 
 /** Heat of one reversal of the heaviest thing, at the top of the position used most, on each of the three. */
@@ -112,49 +113,31 @@ export function reversals(plan: Plan, ledger: Ledger): Reversal[] {
   const inertia = ledger.figures['stop.inertia']
   const main = plan.survey.mainPositionId ?? plan.survey.positions[0]?.id ?? ''
   const speed = ledger.figures[`position.${main}.unloadedTopRpm`]
-  const stored = (id: RouteId, label: string, times: number, note: string): Reading => {
-    const naming = { id: `route.${id}.reversalJ`, label, dimension: 'energy' as const }
-    if (!inertia || !speed)
-      return ledger.block(naming, [{ id: 'survey.holders', label: 'Size of what spins', missing: ['survey.holders'] }])
-    return ledger.stated(
-      naming,
-      times * 0.5 * inertia.value * angularSpeed(speed.value) ** 2,
-      'computed',
-      [inertia, speed],
-      note,
-    )
+  const stored = (id: RouteId, label: string, times: number): FigureState => {
+    const naming = named(`route.${id}.reversalJ`, label, 'energy')
+    if (!inertia || !speed) return ledger.block(naming, [unknownField('survey.holders', 'Size of what spins')])
+    return ledger.derive(rotationalEnergy, 'energyJ', naming, {
+      inertiaKgM2: inertia,
+      speedRpm: speed,
+      times: choice(times, 'Times what it stores'),
+    })
   }
-  const resistor = plan.drive.resistorFitted === true
+  const resistor = plan.drive.resistor !== undefined
   return [
     {
       route: 'drive-each',
       says: resistor ? 'goes into the brake resistor' : 'must be swallowed by the bus, so the ramp is long',
-      energyJ: stored(
-        'drive-each',
-        'AC drive: energy of each stop before a reversal',
-        1,
-        'J w^2/2 at the top of the position used most',
-      ),
+      energyJ: stored('drive-each', 'AC drive: energy of each stop before a reversal', 1),
     },
     {
       route: 'keep-dc',
       says: 'goes back to the mains where the drive is made for it, else into its braking resistor',
-      energyJ: stored(
-        'keep-dc',
-        'DC drive: energy of each stop before a reversal',
-        1,
-        'J w^2/2 at the top of the position used most',
-      ),
+      energyJ: stored('keep-dc', 'DC drive: energy of each stop before a reversal', 1),
     },
     {
       route: 'small-dc',
       says: 'heats the armature if it is plugged: once to stop it and twice to turn it the other way; wait for standstill',
-      energyJ: stored(
-        'small-dc',
-        'Small DC drive: heat in the motor if reversed while turning',
-        3,
-        'Three times J w^2/2: what it stores, and twice that drawn from the supply',
-      ),
+      energyJ: stored('small-dc', 'Small DC drive: heat in the motor if reversed while turning', 3),
     },
   ]
 }

@@ -1,8 +1,10 @@
-import { shippedLibrary, type Library } from '../data/planningValues'
-import type { Evaluation, PositionLine } from '../evaluate/evaluate'
-import type { Reading } from '../evaluate/figure'
-import { Ledger } from '../evaluate/ledger'
-import { torqueSource } from '../evaluate/torqueSource'
+import { spindleTorque } from '../drivetrain'
+import type { Evaluation } from '../evaluate/evaluate'
+import type { PositionLine } from '../evaluate/positionLine'
+import type { FigureState } from '../facts/figure'
+import type { FigureId, SlowFigureId } from '../facts/figureId'
+import { Ledger, named } from '../facts/ledger'
+import { torqueCurve } from '../facts/motor/torqueCurve'
 import type { Plan } from '../plan'
 
 /** The slowest speed that a job wants, and the torque the spindle has there. */
@@ -12,15 +14,16 @@ export interface SlowestJob {
   /** The belt position with the most torque at that speed, and whether the knob gets so slow there. */
   position: string
   reached: boolean
-  frequencyHz: number
+  /** Of the motor there, without load. */
+  motorRpm: number
   /** All day, and for moments, at the spindle; N m. */
-  continuousNm: Reading
-  peakNm: Reading
+  continuousNm: FigureState
+  peakNm: FigureState
 }
 
 /** Torque at the spindle at the slowest job, or at the slowest speed that a way to go has. */
 export interface SlowTorque {
-  slowNm: Reading
+  slowNm: FigureState
   slowSays: string
 }
 
@@ -32,64 +35,68 @@ export function continued(plan: Plan, evaluation: Evaluation): Ledger {
   return ledger
 }
 
-/** Undefined while no job says its speed, or motor, drive or belts are not known. Books `slow.*` in the ledger. */
-export function slowestJob(
-  plan: Plan,
-  evaluation: Evaluation,
-  ledger: Ledger,
-  library: Library = shippedLibrary,
-): SlowestJob | undefined {
-  const value = (id: string) => ledger.figures[id]?.value
+/** Undefined while no job says its speed, or motor, drive or belts are not known. Books its torques in the ledger. */
+export function slowestJob(evaluation: Evaluation, ledger: Ledger): SlowestJob | undefined {
+  const value = (id: FigureId) => ledger.figures[id]?.value
   const wanted = evaluation.jobs.flatMap((j) => {
     const rpm = value(j.wantedRpm)
     return rpm === undefined ? [] : [{ name: j.name, rpm, figure: j.wantedRpm }]
   })
   const slowest = wanted.reduce<(typeof wanted)[number] | undefined>((a, b) => (a && a.rpm <= b.rpm ? a : b), undefined)
-  const source = torqueSource(plan, evaluation, library)
-  const poles = value('motor.poles')
-  if (!slowest || !source || poles === undefined) return undefined
+  if (!slowest || !evaluation.torque) return undefined
+  const curve = torqueCurve(evaluation.torque)
   const ways = evaluation.positions.flatMap((p) => {
-    const way = onPosition(p, slowest.rpm, poles, value)
+    const way = onPosition(p, slowest.rpm, value)
     return way ? [way] : []
   })
   const reaching = ways.filter((w) => w.reached)
   const best = (reaching.length > 0 ? reaching : ways).reduce<(typeof ways)[number] | undefined>((a, b) => {
-    const torque = (w: typeof b) => (source.at(w.frequencyHz).continuousNm ?? 0) * w.multiplies
+    const torque = (w: typeof b) => (curve.at(w.motorRpm).continuousNm ?? 0) * w.multiplies
     return a && torque(a) >= torque(b) ? a : b
   }, undefined)
   if (!best) return undefined
-  const at = source.at(best.frequencyHz)
-  const from = ['motor.torque', slowest.figure, best.line.speedRatio, `position.${best.line.id}.efficiency`].flatMap(
-    (id) => ledger.figures[id] ?? [],
-  )
-  const booked = (id: string, label: string, motorNm: number | undefined, note: string): Reading => {
-    const naming = { id, label, dimension: 'torque' as const }
+  const { line, motorRpm, reached } = best
+  const at = curve.at(motorRpm)
+  const through = (id: SlowFigureId, label: string, motorNm: number | undefined, says: string): FigureState => {
+    const naming = named(id, `${label} at the slowest job, on ${line.name}`, 'torque')
+    const motor = {
+      raw: motorNm,
+      shown: motorNm ?? '',
+      label: says,
+      from: known(ledger, ['motor.torque', slowest.figure]),
+    }
     return motorNm === undefined
       ? ledger.block(naming, [], 'Under a tenth of base on the shaft fan no continuous torque is known')
-      : ledger.stated(naming, motorNm * best.multiplies, 'computed', from, note)
+      : ledger.derive(spindleTorque, 'torqueNm', naming, {
+          torqueNm: motor,
+          speedRatio: ledger.figures[line.speedRatio],
+          efficiency: ledger.figures[`position.${line.id}.efficiency`],
+        })
   }
   return {
     job: slowest.name,
     rpm: slowest.rpm,
-    position: best.line.name,
-    reached: best.reached,
-    frequencyHz: best.frequencyHz,
-    continuousNm: booked(
+    position: line.name,
+    reached,
+    motorRpm,
+    continuousNm: through(
       'slow.continuousNm',
-      `All day at the slowest job, on ${best.line.name}`,
+      'All day',
       at.continuousNm,
-      'What motor, cooling and flux leave at those hertz, through the belts',
+      'What motor, cooling and flux leave at that speed',
     ),
-    peakNm: booked(
+    peakNm: through(
       'slow.peakNm',
-      `For moments at the slowest job, on ${best.line.name}`,
+      'For moments',
       at.peakNm,
-      'The lowest of the motor’s pull-out, the drive’s amps and what its way of control pulls, through the belts',
+      'The lowest of the motor’s pull-out, the drive’s amps and what its way of control pulls',
     ),
   }
 }
 
-function onPosition(line: PositionLine, rpm: number, poles: number, value: (id: string) => number | undefined) {
+const known = (ledger: Ledger, ids: readonly FigureId[]): FigureState[] => ids.flatMap((id) => ledger.figures[id] ?? [])
+
+function onPosition(line: PositionLine, rpm: number, value: (id: FigureId) => number | undefined) {
   const [ratio, efficiency, bottom, top] = [
     value(line.speedRatio),
     value(`position.${line.id}.efficiency`),
@@ -100,5 +107,5 @@ function onPosition(line: PositionLine, rpm: number, poles: number, value: (id: 
   const reached = rpm >= bottom && rpm <= top
   // Where the knob does not get so slow, the slowest it does get is what counts.
   const turned = reached ? rpm : bottom
-  return { line, reached, frequencyHz: (turned / ratio) * (poles / 120), multiplies: efficiency / ratio }
+  return { line, reached, motorRpm: turned / ratio, multiplies: efficiency / ratio }
 }

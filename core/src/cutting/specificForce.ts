@@ -6,6 +6,6 @@ export const THINNEST_MM = 0.05
 /** N/mm2 at a chip thickness, after Kienzle. */
 export const specificForce = (kc11: number, mc: number, chipMm: number): number => kc11 * chipMm ** -mc
 
-export const kc11 = z.number().gt(0).max(2e4).describe('N/mm2, specific cutting force at 1 mm by 1 mm of chip')
-export const mc = z.number().min(0).max(0.9).describe('exponent, how it falls with chip thickness')
-export const feedPerTurn = z.number().gt(0).max(50).describe('mm per revolution, feed')
+export const kc11 = z.number().gt(0).max(2e4)
+export const mc = z.number().min(0).max(0.9)
+export const feedPerTurn = z.number().gt(0).max(50)

@@ -20,7 +20,7 @@ const groove = (datumMm: number, aboveMm: number, belowMm: number, narrowUpToMm:
 
 /** Grooves of V-belt pulleys. */
 export const beltGrooves = {
-  source: 'ISO 4183 (grooved pulleys for classical and narrow V-belts)',
+  citation: 'ISO 4183 (grooved pulleys for classical and narrow V-belts)',
   /** Of a small pulley, whose belt swells at its flanks as it bends, and of a large one. */
   narrowDeg: 34,
   wideDeg: 38,

@@ -18,7 +18,7 @@ export interface ToothPitch {
 
 /** Poly-V belts. Their lengths are each maker's own. */
 export const ribProfiles = {
-  source: 'ISO 9982 (poly-V profiles and smallest pulleys); lengths are each maker’s own',
+  citation: 'ISO 9982 (poly-V profiles and smallest pulleys); lengths are each maker’s own',
   profiles: {
     'rib-h': { name: 'Poly-V H, 1.6 mm ribs', ribMm: 1.6, smallestMm: 13 },
     'rib-j': { name: 'Poly-V J, 2.34 mm ribs', ribMm: 2.34, smallestMm: 20 },
@@ -35,7 +35,7 @@ const from = (first: number, last: number, step: number): number[] =>
 
 /** Timing belts with trapezoidal teeth of inch pitch. */
 export const toothPitches = {
-  source: 'ISO 5296 (pitches and lengths); fewest teeth are planning values, more at speed',
+  citation: 'ISO 5296 (pitches and lengths); fewest teeth are planning values, more at speed',
   pitches: {
     'tooth-xl': { name: 'Timing XL, 5.08 mm', pitchMm: 5.08, fewestTeeth: 10, teeth: from(30, 130, 5) },
     'tooth-l': {

@@ -28,7 +28,7 @@ const r20 = [630, 710, 800, 900, 1000, 1120, 1250, 1400, 1600, 1800, 2000, 2240,
  * (top - datum) / (2 tan 20) under the back.
  */
 export const beltSections = {
-  source: 'ISO 4184 (belts) and ISO 4183 (grooved pulleys, smallest diameters); other lengths are sold too',
+  citation: 'ISO 4184 (belts) and ISO 4183 (grooved pulleys, smallest diameters); other lengths are sold too',
   sections: {
     z: section('Z, 10 mm', 10, 6, 8.5, 50, [405, 475, 530, 625, 700, 780, 920, 1080, 1330, 1420, 1540]),
     a: section(
@@ -51,7 +51,7 @@ export const beltSections = {
     spz: section('SPZ, narrow', 9.7, 8, 8.5, 63, r20),
     spa: section('SPA, narrow', 12.7, 10, 11, 90, r20),
   },
-} as const satisfies { source: string; sections: Record<string, BeltSection> }
+} as const satisfies { citation: string; sections: Record<string, BeltSection> }
 
 export type BeltSectionId = keyof typeof beltSections.sections
 

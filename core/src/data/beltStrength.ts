@@ -5,7 +5,7 @@ import { beltSections, FLANK, type BeltSectionId } from './beltSections'
  * much again; theirs go over these.
  */
 export const beltStrength = {
-  source:
+  citation:
     'Planning values: 5.7 N/mm² of the section for classical belts and 9 for narrow ones, pull and bending together; bending 42 N/mm² times height over diameter; 1.25 kg/dm³. The maker’s rating rules',
   classicalMPa: 5.7,
   narrowMPa: 9,

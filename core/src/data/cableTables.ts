@@ -7,7 +7,7 @@ export interface CableSize {
 }
 
 export interface CableTable {
-  source: string
+  citation: string
   methods: readonly string[]
   /** Smallest first. */
   sizes: readonly CableSize[]
@@ -24,7 +24,7 @@ const metric = (areaMm2: number, c: number, b2: number): CableSize => ({
 /** What cables carry; PVC, two loaded conductors, and 60 degree copper by gauge. */
 export const cableTables: Readonly<Record<'metric' | 'awg', CableTable>> = {
   metric: {
-    source: 'IEC 60364-5-52 (PVC, two loaded conductors, methods C and B2, 30 C)',
+    citation: 'IEC 60364-5-52 (PVC, two loaded conductors, methods C and B2, 30 C)',
     methods: ['C', 'B2'],
     sizes: [metric(1.5, 19.5, 16.5), metric(2.5, 27, 23), metric(4, 36, 30), metric(6, 46, 38)],
     ambient: [
@@ -42,7 +42,7 @@ export const cableTables: Readonly<Record<'metric' | 'awg', CableTable>> = {
     ],
   },
   awg: {
-    source: 'NEC 310 and 240.4(D) (60 C copper), NEC 400.5 (cords)',
+    citation: 'NEC 310 and 240.4(D) (60 C copper), NEC 400.5 (cords)',
     methods: ['conduit', 'cord'],
     sizes: [
       { size: 16, areaMm2: 1.309, ampacityA: { cord: 13 } },

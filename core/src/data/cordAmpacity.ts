@@ -1,6 +1,6 @@
 /** What flexible cords with two loaded conductors carry, lying free; smallest first. */
 export const cordAmpacity = {
-  source:
+  citation:
     'The lower of common cord tables, after IEC 60364-5-52 and NEC 400.5: planning values, the cord’s maker rules',
   rows: [
     { areaMm2: 0.75, ampacityA: 6 },

@@ -24,7 +24,7 @@ const INCH = 25.4
  * NEMA frames in inches, from NEMA MG 1 Part 4 (dimensions D, 2E, 2F, U, N-W). A motor's own drawing rules.
  */
 export const frameSizes = {
-  source: 'IEC 60072-1 and NEMA MG 1 Part 4 (frame dimensions); the motor’s own drawing rules',
+  citation: 'IEC 60072-1 and NEMA MG 1 Part 4 (frame dimensions); the motor’s own drawing rules',
   frames: {
     '63': size(63, 100, 80, 11, 23),
     '71': size(71, 112, 90, 14, 30),

@@ -1,6 +1,6 @@
 /** Full-load efficiency to plan with where a plate prints neither efficiency nor power factor. */
 export const motorEfficiency = {
-  source: 'IEC 60034-30-1, class IE1, 4-pole 50 Hz; older motors lie lower',
+  citation: 'IEC 60034-30-1, class IE1, 4-pole 50 Hz; older motors lie lower',
   points: [
     { powerW: 750, efficiency: 0.721 },
     { powerW: 1500, efficiency: 0.772 },

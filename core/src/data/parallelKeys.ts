@@ -10,7 +10,7 @@ const INCH = 25.4
 
 /** Keys by the shaft they sit in. */
 export const parallelKeys = {
-  source: 'ISO/R 773 (metric parallel keys); NEMA MG 1 Part 4 (keyways of inch shafts, half of the key in the hub)',
+  citation: 'ISO/R 773 (metric parallel keys); NEMA MG 1 Part 4 (keyways of inch shafts, half of the key in the hub)',
   /** Shafts over the one size and up to the next, mm: key and depth in the hub. */
   metric: [
     { overMm: 6, upToMm: 8, widthMm: 2, heightMm: 2, hubMm: 1 },

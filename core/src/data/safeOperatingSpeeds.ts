@@ -1,6 +1,6 @@
 /** Planning values for the fastest safe rotor speed of standard cage motors, by frame and poles. */
 export const safeOperatingSpeeds = {
-  source:
+  citation:
     'IEC 60034-1 (maximum safe operating speed of cage induction motors), taken as planning values; the plate rules',
   rows: [
     { frameUpToMm: 112, maximumRpmByPoles: { 2: 5200, 4: 3600, 6: 2400 } },

@@ -1,6 +1,6 @@
 /** Continuous torque of a motor cooled by the fan on its own shaft, as shares of base frequency and rated torque. */
 export const shaftFanCurve = {
-  source: 'Shape of IEC TS 60034-25 (cage motors fed by converters), one typical curve; the maker rules',
+  citation: 'Shape of IEC TS 60034-25 (cage motors fed by converters), one typical curve; the maker rules',
   points: [
     { frequencyFraction: 0.1, torqueFraction: 0.5 },
     { frequencyFraction: 0.2, torqueFraction: 0.65 },

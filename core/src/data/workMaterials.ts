@@ -6,7 +6,7 @@ export interface WorkMaterial {
   mc: number
   /** Surface speeds to begin with, turning with high-speed steel, m/min. */
   hssMPerMin: readonly [number, number]
-  source: string
+  citation: string
 }
 
 const KIENZLE = 'Kienzle constants as in machining handbooks'
@@ -19,47 +19,47 @@ export const workMaterials = {
     kc11: 1990,
     mc: 0.26,
     hssMPerMin: [25, 30],
-    source: `${KIENZLE} (St50); ${SPEEDS}`,
+    citation: `${KIENZLE} (St50); ${SPEEDS}`,
   },
   'carbon-steel': {
     name: 'Carbon steel',
     kc11: 2220,
     mc: 0.14,
     hssMPerMin: [20, 27],
-    source: `${KIENZLE} (C45); ${SPEEDS}`,
+    citation: `${KIENZLE} (C45); ${SPEEDS}`,
   },
   'alloy-steel': {
     name: 'Alloy steel',
     kc11: 2500,
     mc: 0.26,
     hssMPerMin: [14, 20],
-    source: `${KIENZLE} (42CrMo4); ${SPEEDS}`,
+    citation: `${KIENZLE} (42CrMo4); ${SPEEDS}`,
   },
-  stainless: { name: 'Stainless steel', kc11: 2400, mc: 0.22, hssMPerMin: [12, 20], source: typical },
+  stainless: { name: 'Stainless steel', kc11: 2400, mc: 0.22, hssMPerMin: [12, 20], citation: typical },
   'cast-iron': {
     name: 'Cast iron',
     kc11: 1160,
     mc: 0.26,
     hssMPerMin: [18, 25],
-    source: `${KIENZLE} (GG26); ${SPEEDS}`,
+    citation: `${KIENZLE} (GG26); ${SPEEDS}`,
   },
-  brass: { name: 'Brass', kc11: 780, mc: 0.18, hssMPerMin: [60, 90], source: typical },
-  aluminium: { name: 'Aluminium', kc11: 700, mc: 0.25, hssMPerMin: [60, 90], source: typical },
-  plastic: { name: 'Plastic', kc11: 250, mc: 0.2, hssMPerMin: [60, 120], source: typical },
+  brass: { name: 'Brass', kc11: 780, mc: 0.18, hssMPerMin: [60, 90], citation: typical },
+  aluminium: { name: 'Aluminium', kc11: 700, mc: 0.25, hssMPerMin: [60, 90], citation: typical },
+  plastic: { name: 'Plastic', kc11: 250, mc: 0.2, hssMPerMin: [60, 120], citation: typical },
 } as const satisfies Record<string, WorkMaterial>
 
 export type WorkMaterialId = keyof typeof workMaterials
 
 /** How many times faster than high-speed steel a tool may begin. */
 export const toolFactors = {
-  source: 'Planning values: carbide begins at about three times the speed of high-speed steel',
+  citation: 'Planning values: carbide begins at about three times the speed of high-speed steel',
   hss: 1,
   carbide: 3,
 } as const
 
 /** Surface speed of a kind of work as a share of turning's. */
 export const kindFactors = {
-  source: 'Planning values: drilling a little under turning, reaming half of drilling, tapping a third of it',
+  citation: 'Planning values: drilling a little under turning, reaming half of drilling, tapping a third of it',
   turning: 1,
   facing: 1,
   boring: 0.8,
@@ -74,7 +74,7 @@ export const kindFactors = {
 
 /** Surface speeds that do not go by the metal, m/min. */
 export const rimSpeeds = {
-  source: 'Planning values; a marking on wheel, belt or blade rules',
+  citation: 'Planning values; a marking on wheel, belt or blade rules',
   grinding: [1200, 1800],
   polishing: [1200, 2100],
   sawing: { metal: [20, 60], other: [600, 1200] },

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { angularSpeed } from '../drivetrain/angularSpeed'
-import { gives, share, volts } from '../rules/inputs'
+import { shareInput, voltsInput } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
 import { movingMass } from './rampTime'
 
@@ -9,32 +9,18 @@ const HALVINGS = 100
 /** The shortest stop that the drive's own losses and capacitors can swallow without tripping. */
 export const stopWithoutResistor = rule({
   id: 'drive.stop-without-resistor',
-  title: 'Shortest stop without a brake resistor',
   input: z.strictObject({
     ...movingMass,
-    efficiency: share('of motor and drive while generating'),
-    busCapacitanceF: z.number().gt(0).max(10).describe('F, of the bus'),
-    busV: volts('direct, on the bus before the stop'),
-    tripV: volts('direct, at which the drive trips'),
-    lossW: z.number().min(0).max(1e6).describe('W, the drive’s standing loss'),
+    efficiency: shareInput,
+    busCapacitanceF: z.number().gt(0).max(10),
+    busV: voltsInput,
+    tripV: voltsInput,
+    lossW: z.number().min(0).max(1e6),
   }),
   output: z.object({
-    seconds: gives('s', 'shortest stop that does not trip'),
-    coastSeconds: gives('s', 'to standstill on friction alone; absent without friction').optional(),
+    seconds: z.number(),
+    coastSeconds: z.number().optional(),
   }),
-  formula:
-    'P0 = eta w (J w/t - T_f);  smallest t with P0 <= L or t (P0 - L)^2/(2 P0) <= C (Vt^2 - Vb^2)/2;  coast J w/T_f',
-  source: 'Energy balance of the bus over a straight ramp, the returned power falling to nothing with the speed',
-  example: {
-    inertiaKgM2: 0.35,
-    speedRpm: 1200,
-    frictionNm: 1.2,
-    efficiency: 0.8,
-    busCapacitanceF: 680e-6,
-    busV: 325.27,
-    tripV: 395,
-    lossW: 40,
-  },
   compute: ({ inertiaKgM2, speedRpm, frictionNm, efficiency, busCapacitanceF, busV, tripV, lossW }) => {
     if (tripV <= busV) return refuse('tripV', `must be above busV, ${busV}`)
     if (frictionNm === 0 && lossW === 0)

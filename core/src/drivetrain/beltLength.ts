@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gives, millimetres } from '../rules/inputs'
+import { millimetresInput } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
 
 /** Pitch length and wrap of a two-pulley belt, exactly; all in mm and radians. */
@@ -24,22 +24,17 @@ export const pulleysOverlap = (largeMm: number, smallMm: number, centreMm: numbe
 /** Length and wrap of an open or crossed belt from its two pitch diameters and the centre distance. */
 export const beltLength = rule({
   id: 'belt.length',
-  title: 'Belt length and wrap',
   input: z.strictObject({
-    largeMm: millimetres('pitch diameter of the larger pulley'),
-    smallMm: millimetres('pitch diameter of the smaller pulley'),
-    centreMm: millimetres('between shaft centres'),
-    crossed: z.boolean().default(false).describe('true for a crossed flat belt'),
+    largeMm: millimetresInput,
+    smallMm: millimetresInput,
+    centreMm: millimetresInput,
+    crossed: z.boolean().default(false),
   }),
   output: z.object({
-    lengthMm: gives('mm', 'pitch length'),
-    wrapSmallDeg: gives('degrees', 'contact on the smaller pulley'),
-    wrapLargeDeg: gives('degrees', 'contact on the larger pulley'),
+    lengthMm: z.number(),
+    wrapSmallDeg: z.number(),
+    wrapLargeDeg: z.number(),
   }),
-  formula:
-    'open: a = asin((D - d) / 2C), L = 2C cos a + pi (D + d)/2 + a (D - d), wrap pi -/+ 2a;  crossed: a = asin((D + d) / 2C), L = 2C cos a + (D + d)(pi/2 + a), wrap pi + 2a',
-  source: 'Plane geometry of tangents to two circles (exact)',
-  example: { largeMm: 224, smallMm: 90, centreMm: 410 },
   compute: ({ largeMm, smallMm, centreMm, crossed }) => {
     if (smallMm > largeMm) return refuse('smallMm', `must be at most largeMm, ${largeMm}`)
     if (pulleysOverlap(largeMm, smallMm, centreMm))

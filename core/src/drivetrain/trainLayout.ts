@@ -1,11 +1,10 @@
 import { toothPitches } from '../data/beltPitches'
-import type { StageKind } from './drivetrainRatio'
+import type { StageSizes } from './effectiveSizes'
+import { isMeshed, isToothed, reverses, type TransmissionKind } from './transmissionKinds'
 
 /** A stage as it is drawn; sizes in mm, or teeth for gears and timing pulleys. */
-export interface DrawnStage {
-  kind?: StageKind | undefined
-  driverMm?: number | undefined
-  drivenMm?: number | undefined
+export interface DrawnStage extends Partial<StageSizes> {
+  kind?: TransmissionKind | undefined
   slip?: number | undefined
   section?: string | undefined
 }
@@ -63,17 +62,10 @@ const MM_PER_TOOTH = 3
 
 /** Millimetres of diameter for each unit of a stage's sizes. */
 function perUnit({ kind, section }: DrawnStage): number {
-  if (kind === undefined || !isToothed(kind)) return 1
+  if (!isToothed(kind)) return 1
   const pitch = Object.entries(toothPitches.pitches).find(([id]) => kind === 'timing-belt' && id === section)?.[1]
   return pitch === undefined ? MM_PER_TOOTH : pitch.pitchMm / Math.PI
 }
-
-const isToothed = (kind: StageKind): boolean => kind === 'gear-pair' || kind === 'timing-belt' || kind === 'worm'
-
-/** Wheels that touch, without a belt between. */
-const isMeshed = (kind: StageKind): boolean => kind === 'gear-pair' || kind === 'worm'
-
-const turnsBack = (kind: StageKind): boolean => kind === 'gear-pair' || kind === 'crossed-belt'
 
 /**
  * Lays out the stages that are known; `centreOf` gives the distance between the shafts of a stage where
@@ -93,19 +85,19 @@ export function trainLayout(
     centres: [],
   }
   for (const [i, stage] of stages.entries()) {
-    const { kind, driverMm, drivenMm, slip = 0 } = stage
+    const { kind, driver, driven, slip = 0 } = stage
     const from = layout.shafts[layout.shafts.length - 1]
     if (!from || kind === undefined) break
     if (kind === 'direct') continue
-    if (driverMm === undefined || drivenMm === undefined) break
-    const [r1, r2] = [(driverMm * perUnit(stage)) / 2, (drivenMm * perUnit(stage)) / 2]
+    if (driver === undefined || driven === undefined || kind === 'gearbox') break
+    const [r1, r2] = [(driver * perUnit(stage)) / 2, (driven * perUnit(stage)) / 2]
     const meshed = isMeshed(kind)
     const known = meshed ? undefined : centreOf(i)
     const touching = r1 + r2
     const mm = meshed ? touching : Math.max(known ?? 1.6 * touching, touching)
     const turning = {
-      clockwise: turnsBack(kind) ? !from.clockwise : from.clockwise,
-      turns: from.turns * (driverMm / drivenMm) * (1 - slip),
+      clockwise: reverses(kind) ? !from.clockwise : from.clockwise,
+      turns: from.turns * (driver / driven) * (1 - slip),
     }
     // Gears sit under each other, so that a train of several stays in the picture.
     const to: Shaft = meshed

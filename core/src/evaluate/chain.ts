@@ -1,41 +1,35 @@
-import { severities, linkIds, type Finding, type LinkId, type Severity } from '../findings/finding'
+import { fluxLimits } from '../data/fluxLimits'
+import { severities, type Finding, type Severity } from '../findings/finding'
+import { chainLinkIds, chainLinks, type ChainLinkId } from '../stages/chainLinks'
 import type { Connection } from '../plan'
-import { amount, amps, hertz, newtonMetres, printNumber, rpm, say, volts, type Said } from '../quantities'
-import type { Facts } from './facts'
-import { numberOf } from './figure'
+import { amount, amps, hertz, newtonMetres, printNumber, rpm, message, volts, type Message } from '../quantities'
+import type { Facts } from '../facts/facts'
+import { numberOf } from '../facts/figure'
 
 export interface ChainLink {
-  id: LinkId
+  id: ChainLinkId
   name: string
   /** The worst finding on this link, `ok` without one, `open` while its main numbers are unknown. */
   state: Severity | 'ok' | 'open'
-  headline: Said
-  detail: Said
-}
-
-const names: Record<LinkId, string> = {
-  wall: 'Wall',
-  drive: 'Drive',
-  motor: 'Motor',
-  belts: 'Belts',
-  spindle: 'Spindle',
+  headline: Message
+  detail: Message
 }
 
 interface Text {
-  headline: Said
-  detail: Said
+  headline: Message
+  detail: Message
   known: boolean
 }
 
-const unknown = (detail: string): Text => ({ headline: say`Not known yet`, detail: [detail], known: false })
+const unknown = (detail: string): Text => ({ headline: message`Not known yet`, detail: [detail], known: false })
 
 function wall({ plan, drive }: Facts): Text {
   const { voltageV, phases, breakerA } = plan.supply
   if (voltageV === undefined) return unknown('volts and breaker')
   const inputA = numberOf(drive.inputA)
   return {
-    headline: say`${volts(voltageV)}${phases ? `, ${phases}-phase` : ''}${breakerA === undefined ? '' : say`, ${amps(breakerA)}`}`,
-    detail: inputA === undefined ? say`load not known yet` : say`takes ${amps(inputA)} at full load`,
+    headline: message`${volts(voltageV)}${phases ? `, ${phases}-phase` : ''}${breakerA === undefined ? '' : message`, ${amps(breakerA)}`}`,
+    detail: inputA === undefined ? message`load not known yet` : message`takes ${amps(inputA)} at full load`,
     known: phases !== undefined && breakerA !== undefined,
   }
 }
@@ -45,11 +39,11 @@ function driveText({ plan, drive, speeds, settings }: Facts): Text {
   if (outputA === undefined) return unknown('output amps')
   const [setV, low, high] = [numberOf(speeds.setVoltageV), numberOf(settings.minimumHz), numberOf(settings.maximumHz)]
   return {
-    headline: say`${amps(outputA)} out${plan.drive.powerW === undefined ? '' : say`, ${amount('power', plan.drive.powerW)}`}`,
+    headline: message`${amps(outputA)} out${plan.drive.powerW === undefined ? '' : message`, ${amount('power', plan.drive.powerW)}`}`,
     detail:
       low === undefined || high === undefined
-        ? say`hertz not known yet`
-        : say`${hertz(low)} to ${hertz(high)}${setV === undefined ? '' : say`, ${volts(setV)} at base`}`,
+        ? message`hertz not known yet`
+        : message`${hertz(low)} to ${hertz(high)}${setV === undefined ? '' : message`, ${volts(setV)} at base`}`,
     known: true,
   }
 }
@@ -72,15 +66,15 @@ function motorText({ motor, speeds }: Facts): Text {
   )
   if (poles === undefined && torque === undefined) return unknown('the nameplate')
   const links = motor.connection === undefined ? 'Links?' : linkWords[motor.connection]
-  const weak = k !== undefined && k < 0.9 && torque !== undefined
+  const weak = k !== undefined && k < fluxLimits.weak && torque !== undefined
   return {
-    headline: say`${links}${poles === undefined ? '' : `, ${poles}-pole`}${current === undefined ? '' : say`, ${amps(current)}`}`,
+    headline: message`${links}${poles === undefined ? '' : `, ${poles}-pole`}${current === undefined ? '' : message`, ${amps(current)}`}`,
     detail:
       torque === undefined
-        ? say`torque not known yet`
+        ? message`torque not known yet`
         : weak
-          ? say`${newtonMetres(torque * k * k)} of ${newtonMetres(torque)} left`
-          : say`${newtonMetres(torque)}`,
+          ? message`${newtonMetres(torque * k * k)} of ${newtonMetres(torque)} left`
+          : message`${newtonMetres(torque)}`,
     known: poles !== undefined && current !== undefined,
   }
 }
@@ -95,11 +89,11 @@ function belts({ speeds }: Facts): Text {
   if (!shown || ratio === undefined || ratio === 0) return unknown('pulley sizes')
   const others = speeds.positions.filter((p) => p !== shown).length
   return {
-    headline: say`${reduction(ratio)} on ${shown.name}`,
+    headline: message`${reduction(ratio)} on ${shown.name}`,
     detail:
       others === 0
-        ? say`the only position`
-        : say`${others} other ${others === 1 ? 'position' : 'positions'}${shown.reversed ? ', turns against the motor' : ''}`,
+        ? message`the only position`
+        : message`${others} other ${others === 1 ? 'position' : 'positions'}${shown.reversed ? ', turns against the motor' : ''}`,
     known: true,
   }
 }
@@ -111,22 +105,22 @@ function spindle({ speeds }: Facts): Text {
   const judged = speeds.jobs.filter((j) => j.reach !== 'unknown')
   const reached = judged.filter((j) => j.reach === 'reached').length
   return {
-    headline: say`${printNumber(bottom, 3, 0)} to ${rpm(Number(top.toPrecision(3)))}`,
-    detail: say`${torque === undefined ? '' : say`${newtonMetres(torque)}`}${judged.length === 0 ? '' : `${torque === undefined ? '' : ', '}${reached} of ${judged.length} ${judged.length === 1 ? 'job' : 'jobs'}`}`,
+    headline: message`${printNumber(bottom, 3, 0)} to ${rpm(Number(top.toPrecision(3)))}`,
+    detail: message`${torque === undefined ? '' : message`${newtonMetres(torque)}`}${judged.length === 0 ? '' : `${torque === undefined ? '' : ', '}${reached} of ${judged.length} ${judged.length === 1 ? 'job' : 'jobs'}`}`,
     known: true,
   }
 }
 
-const texts: Record<LinkId, (facts: Facts) => Text> = { wall, drive: driveText, motor: motorText, belts, spindle }
+const texts: Record<ChainLinkId, (facts: Facts) => Text> = { wall, drive: driveText, motor: motorText, belts, spindle }
 
 /** The chain from wall to spindle, with what matters at each link. */
 export const chain = (facts: Facts, findings: readonly Finding[]): ChainLink[] =>
-  linkIds.map((id) => {
+  chainLinkIds.map((id) => {
     const { headline, detail, known } = texts[id](facts)
-    const worst = severities.find((s) => findings.some((f) => f.link === id && f.severity === s))
+    const worst = severities.find((s) => findings.some((f) => f.chainLink === id && f.severity === s))
     return {
       id,
-      name: names[id],
+      name: chainLinks[id].name,
       state: worst === 'stop' || worst === 'watch' ? worst : known ? (worst ?? 'ok') : 'open',
       headline,
       detail,

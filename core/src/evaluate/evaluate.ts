@@ -1,29 +1,19 @@
-import { shippedLibrary, type Library } from '../data/planningValues'
+import { shippedTables, type PlanningTables } from '../data/planningValues'
+import { sizeUpReasons } from '../facts/drive/sizing'
+import { factsOf } from '../facts/factsOf'
+import type { Blocked, Figure } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
+import { Ledger } from '../facts/ledger'
+import { circuitMemory, type CircuitMemory } from '../facts/motor/plateCircuit'
+import { relinkingPlan, type RelinkingPlan } from '../facts/motor/relinkingPlan'
+import type { InductionTorque } from '../facts/motor/torqueCurve'
+import type { SettingLine } from '../facts/settings/settingLine'
+import { spindleLimits } from '../facts/spindle/spindleLimits'
 import type { Finding } from '../findings/finding'
 import { judge } from '../findings/judge'
 import type { Connection, Plan } from '../plan'
-import type { SettingLine } from '../settings/settingLine'
-import { beltFacts } from './beltFacts'
 import { chain, type ChainLink } from './chain'
-import { checkFacts } from './checkFacts'
-import { circuitFacts } from './circuitFacts'
-import { driveFacts } from './driveFacts'
-import type { Facts } from './facts'
-import { numberOf, type Blocked, type Figure, type Reading } from './figure'
-import { fastDeltaFacts } from './fastDeltaFacts'
-import { joiningFacts } from './joiningFacts'
-import { Ledger } from './ledger'
-import { linkPlan, type LinkPlan } from './linkPlan'
-import { motorCableFacts } from './motorCableFacts'
-import { motorFacts } from './motorFacts'
-import { motorPhysics } from './motorPhysics'
-import { mountFacts } from './mountFacts'
-import { settingsFacts } from './settingsFacts'
-import { shakeFacts } from './shakeFacts'
-import { sizeUpReasons } from './sizing'
-import { sourceFacts } from './sourceFacts'
-import { speedFacts, type JobFacts, type PositionFacts } from './speedFacts'
-import { spindleLimits } from './spindleLimits'
+import { jobLine, positionLine, type JobLine, type PositionLine } from './positionLine'
 import {
   firstSteps,
   missingFields,
@@ -34,44 +24,11 @@ import {
   type NextStep,
   type StageLine,
 } from './stageStates'
-import { stopFacts } from './stopFacts'
-import { supplyFacts } from './supplyFacts'
-import { torqueSource } from './torqueSource'
-import { mainPosition, trainFacts } from './trainFacts'
-
-/** One belt position as shown; figures by id, to be looked up in `figures` or `blocked`. */
-export interface PositionLine {
-  id: string
-  name: string
-  main: boolean
-  speedRatio: string
-  bottomRpm: string
-  baseRpm: string
-  topRpm: string
-  unloadedTopRpm: string
-  torqueNm: string
-  reversed?: boolean
-  /** Unloaded spindle rpm at round hertz between lowest and highest. */
-  ladder: { frequencyHz: number; spindleRpm: number }[]
-  jobsReached: number
-}
-
-export interface JobLine {
-  id: string
-  name: string
-  wantedRpm: string
-  window: { slower: number; faster: number }
-  torqueNm?: string
-  powerW?: string
-  positionId?: string
-  reach: JobFacts['reach']
-  reachedOn: string[]
-}
 
 /** Everything the product says about a plan. Figures are in base units; prose holds amounts unprinted. */
 export interface Evaluation {
-  figures: Record<string, Figure>
-  blocked: Record<string, Blocked>
+  figures: Partial<Record<FigureId, Figure>>
+  blocked: Partial<Record<FigureId, Blocked>>
   missing: Missing[]
   chain: ChainLink[]
   stages: StageLine[]
@@ -88,50 +45,27 @@ export interface Evaluation {
   /** Verdicts on a second-hand motor's tests. */
   checks: { insulation?: 'pass' | 'dry-out' | 'reject'; alike?: boolean }
   /** Lower-voltage links on this higher-voltage drive, where that trick applies. */
-  fastDelta?: { connection: Connection; permitted: boolean }
+  delta87Hz?: { connection: Connection; permitted: boolean }
   /** Speed limits of what spins, lowest first. */
   limits: { rpm: number; what: string; marked: boolean }[]
   settings: SettingLine[]
-  links?: LinkPlan
+  /** The terminal box as found and as it should be; undefined for motors without a choice of links. */
+  relinking?: RelinkingPlan
+  /** What the motor's torque over speed is made from, where enough is known. */
+  torque?: InductionTorque
 }
 
-/** Judges a plan. Pure: the same plan and library give the same evaluation, and no valid plan makes it throw. */
-export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluation {
+/**
+ * Judges a plan. Pure: the same plan and tables give the same evaluation, and no valid plan makes it throw. Whoever
+ * judges again and again hands in a memory, so that the motor's circuit is fitted anew only when its plate changes.
+ *
+ *     evaluate(emptyPlan('Lathe')).next?.text // 'Say what machine it is'
+ */
+export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, memory?: CircuitMemory): Evaluation {
   const ledger = new Ledger(plan)
-  const supply = supplyFacts(ledger)
-  const motor = motorFacts(plan, ledger)
-  const mount = mountFacts(plan, ledger, library, motor)
-  const drive = driveFacts(plan, ledger, library, supply, motor, mount)
-  const trains = trainFacts(plan, ledger)
-  const main = trains.find((t) => t.position.id === mainPosition(plan)?.id)
-  const settings = settingsFacts({ plan, library, motor, drive, main }, ledger)
-  const speeds = speedFacts({ plan, ledger, motor, drive, settings, trains })
-  const physics = motorPhysics(plan, ledger, library, motor, drive, settings)
-  const circuit = circuitFacts(plan, ledger, library, supply, drive)
-  const stop = stopFacts(plan, ledger, library, drive, settings, speeds, supply, mount)
-  const facts: Facts = {
-    plan,
-    library,
-    supply,
-    motor,
-    drive,
-    settings,
-    physics,
-    circuit,
-    stop,
-    mount,
-    speeds,
-    source: sourceFacts(plan, ledger, library, supply, drive),
-    joining: joiningFacts(plan, ledger, supply, drive),
-    motorCable: motorCableFacts(plan, ledger, library, supply, motor, drive),
-    checks: plan.checks.secondHand === true ? checkFacts(plan, ledger, motor) : undefined,
-    fastDelta: fastDeltaFacts(plan, ledger, motor, drive),
-    torque: torqueSource(plan, ledger, library),
-    shakes: shakeFacts(ledger, motor, stop.inertia, speeds.positions),
-    belts: beltFacts(plan, ledger, motor),
-  }
+  const facts = factsOf({ plan, tables, ledger }, memory)
   const findings = judge(facts)
-  const links = linkPlan(facts)
+  const relinking = relinkingPlan(facts)
   const missing = missingFields(plan, ledger.blocked, ledger.figures)
   const steps = firstSteps(plan)
   const next = nextStep(steps, missing, findings)
@@ -144,67 +78,33 @@ export function evaluate(plan: Plan, library: Library = shippedLibrary): Evaluat
     ...(next ? { next } : {}),
     firstSteps: steps,
     findings,
-    positions: speeds.positions.map((p) => positionLine(facts, p)),
-    jobs: speeds.jobs.map(jobLine),
+    positions: facts.speeds.positions.map((p) => positionLine(facts, p)),
+    jobs: facts.speeds.jobs.map(jobLine),
     limits: spindleLimits(plan)
       .map(({ rpm, what, marked }) => ({ rpm, what, marked }))
       .sort((a, b) => a.rpm - b.rpm),
-    settings: settings.lines,
-    ...(circuit.earthLeakageType ? { earthLeakageType: circuit.earthLeakageType } : {}),
-    ...(links ? { links } : {}),
+    settings: facts.settings.lines,
+    ...(facts.branchCircuit.earthLeakageType ? { earthLeakageType: facts.branchCircuit.earthLeakageType } : {}),
+    ...(relinking ? { relinking } : {}),
+    ...(facts.torque ? { torque: facts.torque.inputs } : {}),
     sizeUpReasons: sizeUpReasons(facts),
     checks: {
       ...(facts.checks?.insulationVerdict ? { insulation: facts.checks.insulationVerdict } : {}),
       ...(facts.checks?.alike === undefined ? {} : { alike: facts.checks.alike }),
     },
-    ...(facts.fastDelta
-      ? { fastDelta: { connection: facts.fastDelta.connection, permitted: facts.fastDelta.permitted } }
+    ...(facts.delta87Hz
+      ? { delta87Hz: { connection: facts.delta87Hz.connection, permitted: facts.delta87Hz.permitted } }
       : {}),
   }
 }
 
-function positionLine({ speeds, settings, motor }: Facts, p: PositionFacts): PositionLine {
-  const id = (reading: Reading) => reading.id
-  return {
-    id: p.position.id,
-    name: p.name,
-    main: p === speeds.main,
-    speedRatio: id(p.speedRatio),
-    bottomRpm: id(p.bottomRpm),
-    baseRpm: id(p.baseRpm),
-    topRpm: id(p.topRpm),
-    unloadedTopRpm: id(p.unloadedTopRpm),
-    torqueNm: id(p.torqueNm),
-    ...(p.reversed === undefined ? {} : { reversed: p.reversed }),
-    ladder: ladder(p, settings.minimumHz, settings.maximumHz, motor.frequencyHz),
-    jobsReached: speeds.jobs.filter((j) => j.reachedOn.includes(p)).length,
-  }
-}
-
-const jobLine = ({ job, name, wantedRpm, window, torqueNm, powerW, on, reach, reachedOn }: JobFacts): JobLine => ({
-  id: job.id,
-  name,
-  wantedRpm: wantedRpm.id,
-  window,
-  ...(torqueNm ? { torqueNm: torqueNm.id } : {}),
-  ...(powerW ? { powerW: powerW.id } : {}),
-  ...(on ? { positionId: on.position.id } : {}),
-  reach,
-  reachedOn: reachedOn.map((p) => p.position.id),
-})
-
-/** Steps between the rungs of a ladder, by how far it spans. */
-const STEPS = [5, 10, 25, 50, 100, 250]
-const MOST_RUNGS = 10
-
-function ladder(p: PositionFacts, low: Reading, high: Reading, base: Reading): PositionLine['ladder'] {
-  const [lowHz, highHz, baseHz, topRpm] = [numberOf(low), numberOf(high), numberOf(base), numberOf(p.unloadedTopRpm)]
-  if (lowHz === undefined || highHz === undefined || topRpm === undefined || lowHz >= highHz) return []
-  const step = STEPS.find((s) => (highHz - lowHz) / s <= MOST_RUNGS) ?? 500
-  const hertz = new Set([lowHz, highHz])
-  if (baseHz !== undefined && baseHz > lowHz && baseHz < highHz) hertz.add(baseHz)
-  for (let hz = step * (Math.floor(lowHz / step) + 1); hz < highHz; hz += step) hertz.add(hz)
-  return [...hertz]
-    .sort((a, b) => a - b)
-    .map((frequencyHz) => ({ frequencyHz, spindleRpm: (topRpm * frequencyHz) / highHz }))
+/**
+ * An `evaluate` that remembers the last motor's circuit, for whoever judges a plan again and again while it is edited.
+ *
+ *     const judge = evaluator()
+ *     judge(plan).findings
+ */
+export function evaluator(tables: PlanningTables = shippedTables): (plan: Plan) => Evaluation {
+  const memory = circuitMemory()
+  return (plan) => evaluate(plan, tables, memory)
 }

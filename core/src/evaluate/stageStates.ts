@@ -1,55 +1,11 @@
-import type { Finding, StageId } from '../findings/finding'
-import { stageIds } from '../findings/finding'
-import { fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
-import type { Blocked, Figure } from './figure'
+import type { Blocked, Figure } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
+import type { Finding, FindingId } from '../findings/finding'
+import { fieldAt, hasField, valueAt, type Plan, type PlanPath } from '../plan'
+import { stageIds, stages, type StageId } from '../stages/stages'
 
-export const stageNames: Record<StageId, string> = {
-  survey: 'Survey',
-  route: 'Route',
-  motor: 'Motor',
-  drive: 'Drive',
-  speeds: 'Speeds',
-  settings: 'Settings',
-}
-
-/** What a stage cannot do without, in the order people come to it. */
-const essentials: Record<StageId, readonly PlanPath[]> = {
-  survey: [
-    'survey.machineKind',
-    'supply.voltageV',
-    'supply.phases',
-    'supply.frequencyHz',
-    'supply.breakerA',
-    'supply.isolatorInReach',
-    'survey.spindleNose',
-    'survey.positions',
-    'survey.jobs',
-    'survey.holders',
-  ],
-  route: ['route.chosen'],
-  motor: [
-    'motor.kind',
-    'motor.powerW',
-    'motor.lowVoltageV',
-    'motor.lowVoltageA',
-    'motor.ratedFrequencyHz',
-    'motor.ratedSpeedRpm',
-    'motor.frame',
-    'motor.cooling',
-    'motor.leads',
-    'motor.connection',
-  ],
-  drive: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA', 'drive.ratedInputA', 'drive.control'],
-  speeds: ['survey.positions', 'survey.jobs', 'survey.mainPositionId'],
-  settings: [
-    'controls.runBy',
-    'controls.stopBy',
-    'controls.emergencyStop',
-    'controls.reference',
-    'drive.lineStartLockout',
-    'settings.state',
-  ],
-}
+/** What a stage cannot do without. That each is a path of the plan is checked here: the table of stages stands below the plan. */
+const essentialsOf = (id: StageId): readonly PlanPath[] => stages[id].essentials
 
 export interface Missing {
   path: PlanPath
@@ -76,50 +32,37 @@ const isMissing = (plan: Plan, path: PlanPath): boolean => {
 }
 
 /** Links are only a question where the plate leaves a choice, and so for what spins and the position used most. */
-function asked({ motor, survey }: Plan, path: PlanPath): boolean {
+function asked(plan: Plan, path: PlanPath): boolean {
+  const { motor, survey } = plan
+  // What this kind of motor does not have is no question.
+  if (!hasField(plan, path)) return false
   if (path === 'motor.connection') return motor.leads !== '3' && motor.highVoltageV !== undefined
   if (path === 'survey.holders') return survey.spindleNose !== 'none'
   return path !== 'survey.mainPositionId' || survey.positions.length > 1
 }
 
-const stageOfPath = (path: PlanPath): StageId => {
-  const listed = stageIds.find((id) => essentials[id].includes(path))
-  if (listed) return listed
-  return stageOfSection[path.split('.')[0] ?? ''] ?? 'survey'
-}
-
-const stageOfSection: Readonly<Record<string, StageId>> = {
-  route: 'route',
-  motor: 'motor',
-  oldMotor: 'motor',
-  checks: 'motor',
-  drive: 'drive',
-  mount: 'drive',
-  controls: 'settings',
-  settings: 'settings',
-}
-
 /** Every unknown field that something waits for: the essentials of each stage, and what blocks a figure. */
 export function missingFields(
   plan: Plan,
-  blocked: Readonly<Record<string, Blocked>>,
-  figures: Readonly<Record<string, Figure>>,
+  blocked: Readonly<Partial<Record<FigureId, Blocked>>>,
+  figures: Readonly<Partial<Record<FigureId, Figure>>>,
 ): Missing[] {
   const waits = new Map<PlanPath, Set<string>>()
   for (const id of stageIds)
-    for (const path of essentials[id]) if (asked(plan, path) && isMissing(plan, path)) waits.set(path, new Set())
+    for (const path of essentialsOf(id)) if (asked(plan, path) && isMissing(plan, path)) waits.set(path, new Set())
   for (const b of Object.values(blocked)) {
-    for (const path of b.missing) {
-      if (figures[path]) continue
+    for (const path of b?.missing ?? []) {
+      // What is known, or what this kind of thing does not have, is not asked for.
+      if (figures[path] || !hasField(plan, path)) continue
       const labels = waits.get(path) ?? new Set<string>()
-      if (b.id !== path) labels.add(b.label)
+      if (b && b.id !== path) labels.add(b.label)
       if (labels.size > 0 || waits.has(path)) waits.set(path, labels)
     }
   }
   return [...waits].map(([path, labels]) => ({
     path,
-    label: fieldAt(path)?.label ?? path,
-    stage: stageOfPath(path),
+    label: fieldAt(path).label,
+    stage: fieldAt(path).stage,
     blocks: [...labels],
   }))
 }
@@ -127,12 +70,12 @@ export function missingFields(
 export function stageStates(missing: readonly Missing[], findings: readonly Finding[]): StageLine[] {
   const unknown = new Set(missing.map((m) => m.path))
   return stageIds.map((id) => {
-    const lacking = essentials[id].filter((path) => unknown.has(path)).length
+    const lacking = essentialsOf(id).filter((path) => unknown.has(path)).length
     const here = findings.filter((f) => f.stage === id)
     const stops = here.filter((f) => f.severity === 'stop').length
     const watches = here.filter((f) => f.severity === 'watch').length
     const state: StageState = stops > 0 || (lacking === 0 && watches > 0) ? 'attention' : lacking > 0 ? 'open' : 'done'
-    return { id, name: stageNames[id], state, missing: lacking, stops, watches }
+    return { id, name: stages[id].name, state, missing: lacking, stops, watches }
   })
 }
 
@@ -140,7 +83,7 @@ export interface NextStep {
   stage: StageId
   text: string
   path?: PlanPath
-  findingId?: string
+  findingId?: FindingId
 }
 
 /** One step on the way to a first verdict. */
@@ -153,37 +96,11 @@ export interface FirstStep {
   done: boolean
 }
 
-/** Where a first verdict starts: the few fields without which nothing can be said. */
-const firstPath: readonly { label: string; text: string; stage: StageId; paths: readonly PlanPath[] }[] = [
-  { label: 'Machine', text: 'Say what machine it is', stage: 'survey', paths: ['survey.machineKind'] },
-  {
-    label: 'Wall',
-    text: 'Type what the wall gives',
-    stage: 'survey',
-    paths: ['supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA'],
-  },
-  { label: 'Belts', text: 'Type the pulleys of one belt position', stage: 'survey', paths: ['survey.positions'] },
-  {
-    label: 'Motor',
-    text: 'Type the motor’s plate',
-    stage: 'motor',
-    paths: [
-      'motor.kind',
-      'motor.powerW',
-      'motor.lowVoltageV',
-      'motor.lowVoltageA',
-      'motor.ratedSpeedRpm',
-      'motor.ratedFrequencyHz',
-      'motor.connection',
-    ],
-  },
-  {
-    label: 'Drive',
-    text: 'Type the drive’s plate',
-    stage: 'drive',
-    paths: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA'],
-  },
-]
+/** Where a first verdict starts, through all stages in their order. */
+const firstPath = stageIds.flatMap((stage) => {
+  const steps: readonly { label: string; text: string; paths: readonly PlanPath[] }[] = stages[stage].firstSteps
+  return steps.map((step) => ({ stage, ...step }))
+})
 
 /** The five-minute path, each step done or with the field it waits for. */
 export const firstSteps = (plan: Plan): FirstStep[] =>
@@ -202,7 +119,7 @@ export function nextStep(
   if (step) return { stage: step.stage, text: step.text, ...(step.path === undefined ? {} : { path: step.path }) }
   const stop = findings.find((f) => f.severity === 'stop')
   if (stop) return { stage: stop.stage, text: 'Clear the first stop', findingId: stop.id }
-  const lacking = missing.find((m) => essentials[m.stage].includes(m.path))
+  const lacking = missing.find((m) => stageIds.some((id) => essentialsOf(id).includes(m.path)))
   if (lacking) return { stage: lacking.stage, text: `Fill in: ${lacking.label.toLowerCase()}`, path: lacking.path }
   const watch = findings.find((f) => f.severity === 'watch')
   return watch ? { stage: watch.stage, text: 'Look at the first watch', findingId: watch.id } : undefined

@@ -1,6 +1,6 @@
-import type { BeltFacts } from '../evaluate/beltFacts'
-import { numberOf } from '../evaluate/figure'
-import { amount, say } from '../quantities'
+import type { BeltFacts } from '../facts/belts/beltFacts'
+import { numberOf } from '../facts/figure'
+import { amount, message } from '../quantities'
 import { judgement, type Verdict } from './finding'
 
 const mm = (value: number) => amount('length', value)
@@ -15,16 +15,16 @@ export const aboutBelt = ({ id }: BeltFacts): string => id.replace(/\./g, '-')
 export const beltFindings = [
   judgement('belts.cannot-be', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { name, path, stage, lie, pulleys } = belt
-      if (!lie?.impossible) return []
+      const { name, path, stage, geometry, pulleys } = belt
+      if (!geometry?.impossible) return []
       const [smallMm, largeMm] = [numberOf(pulleys.smallMm) ?? 0, numberOf(pulleys.largeMm) ?? 0]
       return [
-        lie.impossible === 'overlap'
+        geometry.impossible === 'overlap'
           ? {
               severity: 'stop',
               about: aboutBelt(belt),
-              title: say`The pulleys of ${name} would overlap`,
-              says: say`${mm(stage.centreMm ?? 0)} centre to centre; pulleys of ${mm(smallMm)} and ${mm(largeMm)} want at least ${mm((largeMm + smallMm) / 2)}.`,
+              title: message`The pulleys of ${name} would overlap`,
+              says: message`${mm(stage.centreMm ?? 0)} centre to centre; pulleys of ${mm(smallMm)} and ${mm(largeMm)} want at least ${mm((largeMm + smallMm) / 2)}.`,
               why: 'A diameter, or the distance, was read wrongly.',
               remedies: [],
               path: `${path}.centreMm`,
@@ -32,8 +32,8 @@ export const beltFindings = [
           : {
               severity: 'stop',
               about: aboutBelt(belt),
-              title: say`The belt of ${name} is shorter than can be`,
-              says: say`Its pitch length is ${mm(numberOf(lie.lengthMm) ?? 0)}; it cannot go round pulleys of ${mm(smallMm)} and ${mm(largeMm)}.`,
+              title: message`The belt of ${name} is shorter than can be`,
+              says: message`Its pitch length is ${mm(numberOf(geometry.lengthMm) ?? 0)}; it cannot go round pulleys of ${mm(smallMm)} and ${mm(largeMm)}.`,
               why: 'A diameter, or the length, was read wrongly; inside, outside and pitch length are three numbers.',
               remedies: [],
               path: stage.beltMm === undefined ? `${path}.outsideMm` : `${path}.beltMm`,
@@ -44,10 +44,10 @@ export const beltFindings = [
 
   judgement('belts.out-of-slot', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { lie, name, path, id } = belt
-      const at = lie && numberOf(lie.centreMm)
+      const { geometry, name, path, id } = belt
+      const at = geometry && numberOf(geometry.centreMm)
       const { slotLeastMm: least, slotMostMm: most } = belt.stage
-      if (at === undefined || lie?.impossible) return []
+      if (at === undefined || geometry?.impossible) return []
       const near = least !== undefined && at < least
       const far = most !== undefined && at > most
       if (!near && !far) return []
@@ -55,10 +55,10 @@ export const beltFindings = [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`The motor of ${name} would stand outside its slot`,
+          title: message`The motor of ${name} would stand outside its slot`,
           says: near
-            ? say`The belt wants ${mm(at)} centre to centre; the slot begins at ${mm(least)}.`
-            : say`The belt wants ${mm(at)} centre to centre; the slot ends at ${mm(most ?? 0)}.`,
+            ? message`The belt wants ${mm(at)} centre to centre; the slot begins at ${mm(least)}.`
+            : message`The belt wants ${mm(at)} centre to centre; the slot ends at ${mm(most ?? 0)}.`,
           why: near
             ? 'It hangs slack, slips, and jumps off.'
             : 'It cannot be put on, or not be taken up once it has stretched.',
@@ -72,10 +72,12 @@ export const beltFindings = [
 
   judgement('belts.no-room', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { lie, name, path, id, stage } = belt
+      const { geometry, name, path, id, stage } = belt
       const { slotLeastMm: least, slotMostMm: most } = stage
-      const [at, nearest, farthest] = [lie?.centreMm, lie?.nearestMm, lie?.farthestMm].map((r) => r && numberOf(r))
-      if (at === undefined || nearest === undefined || farthest === undefined || lie?.impossible) return []
+      const [at, nearest, farthest] = [geometry?.centreMm, geometry?.nearestMm, geometry?.farthestMm].map(
+        (r) => r && numberOf(r),
+      )
+      if (at === undefined || nearest === undefined || farthest === undefined || geometry?.impossible) return []
       const inSlot = at >= (least ?? 0) && at <= (most ?? Infinity)
       const fits = least === undefined || least <= nearest
       const stretches = most === undefined || most >= farthest
@@ -85,11 +87,11 @@ export const beltFindings = [
           severity: 'note',
           about: aboutBelt(belt),
           title: fits
-            ? say`Little room to tension the belt of ${name}`
-            : say`Little room to put the belt of ${name} on`,
+            ? message`Little room to tension the belt of ${name}`
+            : message`Little room to put the belt of ${name} on`,
           says: fits
-            ? say`As it stretches it wants up to ${mm(farthest)} centre to centre; the slot ends at ${mm(most ?? 0)}.`
-            : say`To go over the rims it wants ${mm(nearest)} centre to centre; the slot begins at ${mm(least)}.`,
+            ? message`As it stretches it wants up to ${mm(farthest)} centre to centre; the slot ends at ${mm(most ?? 0)}.`
+            : message`To go over the rims it wants ${mm(nearest)} centre to centre; the slot begins at ${mm(least)}.`,
           why: fits
             ? 'Once the slot is used up, a stretched belt can only be replaced.'
             : 'Levered over the rim, a belt breaks cords that cannot be seen. Take a pulley off, or a longer belt.',
@@ -103,8 +105,8 @@ export const beltFindings = [
 
   judgement('belts.measured-twice', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { stage, name, path, lie, id } = belt
-      const at = lie && numberOf(lie.centreMm)
+      const { stage, name, path, geometry, id } = belt
+      const at = geometry && numberOf(geometry.centreMm)
       const measured = stage.centreMm
       if (at === undefined || measured === undefined || (stage.beltMm ?? stage.outsideMm) === undefined) return []
       if (Math.abs(measured / at - 1) <= MEASURED_WITHIN) return []
@@ -112,8 +114,8 @@ export const beltFindings = [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`Belt and distance of ${name} do not agree`,
-          says: say`The belt that was typed lies at ${mm(at)} centre to centre; measured were ${mm(measured)}.`,
+          title: message`Belt and distance of ${name} do not agree`,
+          says: message`The belt that was typed lies at ${mm(at)} centre to centre; measured were ${mm(measured)}.`,
           why: 'One of the two, or a diameter, was read wrongly. The belt counts here.',
           remedies: [],
           figures: [`${id}.centre`],

@@ -1,8 +1,8 @@
-import type { BeltFacts } from '../evaluate/beltFacts'
-import { numberOf } from '../evaluate/figure'
-import { strongerPair } from '../evaluate/strongerPair'
+import type { BeltFacts } from '../facts/belts/beltFacts'
+import { numberOf } from '../facts/figure'
+import { nextStockPulleys } from '../facts/belts/nextStockPulleys'
 import { set } from '../plan'
-import { amount, newtonMetres, say } from '../quantities'
+import { amount, newtonMetres, message } from '../quantities'
 import { aboutBelt } from './beltFindings'
 import { judgement, type Remedy, type Verdict } from './finding'
 
@@ -17,16 +17,16 @@ const TOO_TIGHT = 2
 export const beltLoadFindings = [
   judgement('belts.too-weak', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { carry, stage, name, id, path } = belt
-      const wanted = carry?.beltsWanted && numberOf(carry.beltsWanted)
-      const each = carry?.beltW && numberOf(carry.beltW)
+      const { capacity, stage, name, id, path } = belt
+      const wanted = capacity?.beltsWanted && numberOf(capacity.beltsWanted)
+      const each = capacity?.beltW && numberOf(capacity.beltW)
       if (wanted === undefined || each === undefined || stage.belts === undefined || wanted <= stage.belts) return []
       return [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`The belt of ${name} is weak for this motor`,
-          says: say`${stage.belts === 1 ? 'One belt bears' : `${stage.belts} belts bear`} about ${watts(each * stage.belts)} at rated speed; the motor would want ${wanted} side by side.`,
+          title: message`The belt of ${name} is weak for this motor`,
+          says: message`${stage.belts === 1 ? 'One belt bears' : `${stage.belts} belts bear`} about ${watts(each * stage.belts)} at rated speed; the motor would want ${wanted} side by side.`,
           why: 'It slips at full load, heats and wears out in months. Larger pulleys in the same ratio make it stronger: the pull is less and the bend is gentler.',
           remedies: largerPulleys(belt),
           figures: [`${id}.beltsWanted`, `${id}.beltW`],
@@ -38,21 +38,21 @@ export const beltLoadFindings = [
 
   judgement('belts.slips-at-start', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { carry, name, id, path } = belt
-      const [slips, found] = [carry?.slipsNm, carry?.foundN].map((r) => r && numberOf(r))
-      const [start, wanted] = [carry?.startNm, carry?.standingN].map((r) => r && numberOf(r))
+      const { capacity, name, id, path } = belt
+      const [slips, found] = [capacity?.slipsNm, capacity?.foundN].map((r) => r && numberOf(r))
+      const [start, wanted] = [capacity?.startNm, capacity?.staticTensionN].map((r) => r && numberOf(r))
       if (slips === undefined || found === undefined || start === undefined || wanted === undefined) return []
       if (slips >= start) return []
       return [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`The belt of ${name} slips at a start`,
-          says: say`As tight as it is, it holds ${newtonMetres(slips)} on the small pulley; a start can ask ${newtonMetres(start)}. It has ${newtons(found)} a side at rest and wants ${newtons(wanted)}.`,
+          title: message`The belt of ${name} slips at a start`,
+          says: message`As tight as it is, it holds ${newtonMetres(slips)} on the small pulley; a start can ask ${newtonMetres(start)}. It has ${newtons(found)} a side at rest and wants ${newtons(wanted)}.`,
           why: 'It squeals, polishes its flanks and throws off. Tighten it, or give the start a longer ramp.',
           remedies: [],
-          figures: [`${id}.slipsNm`, `${id}.startNm`, `${id}.standingN`],
-          path: `${path}.pressN`,
+          figures: [`${id}.slipsNm`, `${id}.startNm`, `${id}.staticTensionN`],
+          path: `${path}.deflectionForceN`,
         },
       ]
     }),
@@ -60,20 +60,20 @@ export const beltLoadFindings = [
 
   judgement('belts.too-tight', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { carry, name, id, path } = belt
-      const found = carry?.foundN && numberOf(carry.foundN)
-      const wanted = carry && numberOf(carry.standingN)
+      const { capacity, name, id, path } = belt
+      const found = capacity?.foundN && numberOf(capacity.foundN)
+      const wanted = capacity && numberOf(capacity.staticTensionN)
       if (found === undefined || wanted === undefined || found <= TOO_TIGHT * wanted) return []
       return [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`The belt of ${name} is too tight`,
-          says: say`${newtons(found)} a side at rest; ${newtons(wanted)} hold a start.`,
+          title: message`The belt of ${name} is too tight`,
+          says: message`${newtons(found)} a side at rest; ${newtons(wanted)} hold a start.`,
           why: 'It whines, and wears out bearings that nobody meant to change.',
           remedies: [],
-          figures: [`${id}.foundN`, `${id}.standingN`],
-          path: `${path}.pressN`,
+          figures: [`${id}.foundN`, `${id}.staticTensionN`],
+          path: `${path}.deflectionForceN`,
         },
       ]
     }),
@@ -81,15 +81,15 @@ export const beltLoadFindings = [
 
   judgement('belts.teeth-in-mesh', 'survey', 'belts', ({ belts }) =>
     belts.flatMap((belt): Verdict[] => {
-      const { lie, name, id, path, pulleys } = belt
-      const inMesh = lie?.teethInMesh && numberOf(lie.teethInMesh)
+      const { geometry, name, id, path, pulleys } = belt
+      const inMesh = geometry?.teethInMesh && numberOf(geometry.teethInMesh)
       if (inMesh === undefined || inMesh >= 6) return []
       return [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`Few teeth hold the timing belt of ${name}`,
-          says: say`${inMesh} in mesh on the small pulley; six are wanted.`,
+          title: message`Few teeth hold the timing belt of ${name}`,
+          says: message`${inMesh} in mesh on the small pulley; six are wanted.`,
           why: 'It jumps under load, and jumping strips it.',
           remedies: [],
           figures: [`${id}.inMesh`],
@@ -103,11 +103,11 @@ export const beltLoadFindings = [
 /** The next stock pair of the same ratio that bears the motor; not where a belt was measured, which it would not fit. */
 function largerPulleys(belt: BeltFacts): Remedy[] {
   const { stage, path } = belt
-  const pair = (stage.beltMm ?? stage.outsideMm ?? stage.ratedBeltW) === undefined ? strongerPair(belt) : undefined
+  const pair = (stage.beltMm ?? stage.outsideMm ?? stage.ratedBeltW) === undefined ? nextStockPulleys(belt) : undefined
   return pair
     ? [
         {
-          label: say`Pulleys of ${mm(pair.driverMm)} and ${mm(pair.drivenMm)}, the same ratio`,
+          label: message`Pulleys of ${mm(pair.driverMm)} and ${mm(pair.drivenMm)}, the same ratio`,
           patch: [set(`${path}.driverMm`, pair.driverMm), set(`${path}.drivenMm`, pair.drivenMm)],
         },
       ]

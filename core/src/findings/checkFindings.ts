@@ -1,6 +1,6 @@
-import { numberOf } from '../evaluate/figure'
+import { numberOf } from '../facts/figure'
 import { set } from '../plan'
-import { amount, percent, say } from '../quantities'
+import { amount, percent, message } from '../quantities'
 import { judgement, type Verdict } from './finding'
 
 /** A second-hand motor on the bench, drive disconnected. */
@@ -11,8 +11,8 @@ export const checkFindings = [
       return {
         severity: 'watch',
         about: 'untested',
-        title: say`A second-hand motor that was not tested`,
-        says: say`Winding to frame, a minute at 500 V direct, with the drive disconnected: 5 MΩ at 40 °C is good, under 1 MΩ is not.`,
+        title: message`A second-hand motor that was not tested`,
+        says: message`Winding to frame, a minute at 500 V direct, with the drive disconnected: 5 MΩ at 40 °C is good, under 1 MΩ is not.`,
         why: 'A damp or broken winding takes the new drive with it at the first start.',
         path: 'checks.testMOhm',
       }
@@ -22,8 +22,8 @@ export const checkFindings = [
     return {
       severity: bad ? 'stop' : 'watch',
       about: checks.insulationVerdict,
-      title: bad ? say`The insulation has failed` : say`The winding wants drying`,
-      says: say`Brought to 40 °C it is ${amount('insulation', at40)}; good is 5 MΩ and over, the floor 1 MΩ.`,
+      title: bad ? message`The insulation has failed` : message`The winding wants drying`,
+      says: message`Brought to 40 °C it is ${amount('insulation', at40)}; good is 5 MΩ and over, the floor 1 MΩ.`,
       why: bad
         ? 'It goes to a rewinder or to scrap. On a drive it trips at best, and is live on the frame at worst.'
         : 'A day in a warm place, or a lamp inside, often cures it. Test again before it sees a drive.',
@@ -36,8 +36,8 @@ export const checkFindings = [
     checks?.alike === false
       ? {
           severity: 'stop',
-          title: say`The three phases are not alike`,
-          says: say`They differ by ${percent(numberOf(checks.spread) ?? 0)}; within 3 % is good. Measure again with the meter’s own leads taken off.`,
+          title: message`The three phases are not alike`,
+          says: message`They differ by ${percent(numberOf(checks.spread) ?? 0)}; within 3 % is good. Measure again with the meter’s own leads taken off.`,
           why: 'Turns are shorted, or a joint is loose, or leads are mixed up. Under load it burns.',
           figures: ['checks.spread'],
           path: 'checks.phase1Ohm',
@@ -53,18 +53,18 @@ export const checkFindings = [
       verdicts.push({
         severity: bearings === 'bad' ? 'stop' : 'watch',
         about: 'bearings',
-        title: bearings === 'bad' ? say`The bearings are done` : say`New bearings first`,
-        says: say`They were found ${bearings}. Two bearings cost less than an evening; the old grease is of another age.`,
+        title: bearings === 'bad' ? message`The bearings are done` : message`New bearings first`,
+        says: message`They were found ${bearings}. Two bearings cost less than an evening; the old grease is of another age.`,
         why: 'A drive runs the motor faster and longer than it ever ran, and its currents pit tired bearings.',
-        remedies: [{ label: say`New ones are fitted`, patch: [set('checks.bearings', 'new')] }],
+        remedies: [{ label: message`New ones are fitted`, patch: [set('checks.bearings', 'new')] }],
         path: 'checks.bearings',
       })
     if (smell === 'bad' || smell === 'doubtful')
       verdicts.push({
         severity: smell === 'bad' ? 'stop' : 'watch',
         about: 'smell',
-        title: smell === 'bad' ? say`The winding was burnt` : say`The winding has been hot`,
-        says: say`Good is clear or amber varnish without a smell; black, flaking or sharp-smelling is burnt.`,
+        title: smell === 'bad' ? message`The winding was burnt` : message`The winding has been hot`,
+        says: message`Good is clear or amber varnish without a smell; black, flaking or sharp-smelling is burnt.`,
         why: 'Burnt varnish may pass the meter cold and fail at the first hot hour.',
         path: 'checks.smell',
       })
@@ -72,8 +72,8 @@ export const checkFindings = [
       verdicts.push({
         severity: spin === 'bad' ? 'stop' : 'watch',
         about: 'spin',
-        title: say`It does not spin freely`,
-        says: say`Good is a quiet, even run-out by hand, without rub or end play.`,
+        title: message`It does not spin freely`,
+        says: message`Good is a quiet, even run-out by hand, without rub or end play.`,
         why: 'A rubbing rotor, a bent shaft or a wrong bearing: find it before a belt pulls on it.',
         path: 'checks.spin',
       })
@@ -81,8 +81,8 @@ export const checkFindings = [
       verdicts.push({
         severity: 'note',
         about: 'star-point',
-        title: say`The star point is hidden inside`,
-        says: say`Only three leads come out; it stays in star, at the volts of the star, unless the point is found in the winding’s end and its three wires are brought out.`,
+        title: message`The star point is hidden inside`,
+        says: message`Only three leads come out; it stays in star, at the volts of the star, unless the point is found in the winding’s end and its three wires are brought out.`,
         why: 'On a drive of the lower volts it has a third of its torque above the hertz where the volts run out.',
         path: 'checks.starPoint',
       })

@@ -1,8 +1,8 @@
-import { numberOf } from '../evaluate/figure'
-import { ONE_SIZE, sizeUpReasons } from '../evaluate/sizing'
-import { terminalNeeds } from '../evaluate/terminalNeeds'
+import { numberOf } from '../facts/figure'
+import { ONE_SIZE, sizeUpReasons } from '../facts/drive/sizing'
+import { terminalNeeds } from '../facts/drive/terminalNeeds'
 import { connections, set } from '../plan'
-import { amount, amps, hertz, say, type Said } from '../quantities'
+import { amount, amps, hertz, message, type Message } from '../quantities'
 import { judgement } from './finding'
 
 /** Choices of drive and links that good people make either way, with what speaks for each here. */
@@ -16,8 +16,8 @@ export const choiceFindings = [
     if (reasons.length === 0) return undefined
     return {
       severity: 'note',
-      title: say`One size up is worth its price here`,
-      says: say`It gives ${amps(outputA)} for a motor of ${amps(plateA)}, enough by amps; but ${reasons.join(', and ')}.`,
+      title: message`One size up is worth its price here`,
+      says: message`It gives ${amps(outputA)} for a motor of ${amps(plateA)}, enough by amps; but ${reasons.join(', and ')}.`,
       why: 'Matched by amps is right for most machines. One phase, heavy rotors and reversing eat the margin for a minute’s overload, and the next size costs little.',
       figures: ['drive.outputA', 'motor.plateCurrentA'],
       path: 'drive.ratedOutputA',
@@ -30,20 +30,20 @@ export const choiceFindings = [
       ? undefined
       : {
           severity: 'watch',
-          title: say`The drive lacks ${lacking.map((n) => n.what).join(', ')}`,
-          says: say`The controls want ${lacking.map((n) => `${n.what} for ${n.because}`).join('; ')}.`,
+          title: message`The drive lacks ${lacking.map((n) => n.what).join(', ')}`,
+          says: message`The controls want ${lacking.map((n) => `${n.what} for ${n.because}`).join('; ')}.`,
           why: 'Found out with the panel half wired, it costs a relay, a module or another drive.',
-          path: 'controls.runBy',
+          path: 'drive.digitalInputs',
         }
   }),
 
-  judgement('motor.fast-delta', 'motor', 'motor', ({ plan, motor, drive, fastDelta, settings }) => {
-    if (!fastDelta) return undefined
+  judgement('motor.delta-87-hz', 'motor', 'motor', ({ plan, motor, drive, delta87Hz, settings }) => {
+    if (!delta87Hz) return undefined
     const [baseHz, usableHz, powerW, currentA, ceilingV] = [
-      fastDelta.baseHz,
-      fastDelta.usableHz,
-      fastDelta.powerW,
-      fastDelta.currentA,
+      delta87Hz.baseHz,
+      delta87Hz.usableHz,
+      delta87Hz.powerW,
+      delta87Hz.currentA,
       drive.ceilingV,
     ].map(numberOf)
     if (
@@ -55,22 +55,22 @@ export const choiceFindings = [
     )
       return undefined
     const used =
-      motor.connection === fastDelta.connection && Math.abs((numberOf(settings.baseFrequencyHz) ?? 0) - baseHz) < 1.5
+      motor.connection === delta87Hz.connection && Math.abs((numberOf(settings.baseFrequencyHz) ?? 0) - baseHz) < 1.5
     if (used) return undefined
-    const links = connections[fastDelta.connection].toLowerCase()
+    const links = connections[delta87Hz.connection].toLowerCase()
     const plateHz = plan.motor.ratedFrequencyHz ?? 0
-    const says: Said = say`Linked ${links}, with base set to ${hertz(Math.round(baseHz))}, this motor keeps its full torque to ${hertz(usableHz)} instead of ${hertz(plateHz)}: ${amount('power', powerW)} there. The drive must give ${amps(currentA)}${fastDelta.permitted ? '' : say`, which this one does not`}.`
+    const says: Message = message`Linked ${links}, with base set to ${hertz(Math.round(baseHz))}, this motor keeps its full torque to ${hertz(usableHz)} instead of ${hertz(plateHz)}: ${amount('power', powerW)} there. The drive must give ${amps(currentA)}${delta87Hz.permitted ? '' : message`, which this one does not`}.`
     return {
       severity: 'note',
-      title: say`More speed at full torque is to be had`,
+      title: message`More speed at full torque is to be had`,
       says,
       why: 'The lower-voltage links on the higher volts: the flux stays what it was built for. Its limits are the drive’s amps, the safe speed, the fan’s noise, and a winding made for the higher volts.',
-      remedies: fastDelta.permitted
+      remedies: delta87Hz.permitted
         ? [
             {
-              label: say`Link ${links}, base ${hertz(Math.round(baseHz))}`,
+              label: message`Link ${links}, base ${hertz(Math.round(baseHz))}`,
               patch: [
-                set('motor.connection', fastDelta.connection),
+                set('motor.connection', delta87Hz.connection),
                 set('settings.chosen.ratedVoltageV', ceilingV),
                 set('settings.chosen.baseFrequencyHz', Math.round(baseHz)),
                 set('settings.inDrive.ratedVoltageV', undefined),
@@ -80,7 +80,7 @@ export const choiceFindings = [
             },
           ]
         : [],
-      figures: ['motor.fastHz', 'motor.fastBaseHz', 'motor.fastW'],
+      figures: ['motor.delta87UsableHz', 'motor.delta87BaseHz', 'motor.delta87W'],
       path: 'motor.connection',
     }
   }),
@@ -89,10 +89,10 @@ export const choiceFindings = [
     plan.route.chosen === 'converter-starters'
       ? {
           severity: 'watch',
-          title: say`A converter with a starter gives one speed`,
-          says: say`The machine keeps its belts and gears and the speeds they give; nothing here changes them.`,
+          title: message`A converter with a starter gives one speed`,
+          says: message`The machine keeps its belts and gears and the speeds they give; nothing here changes them.`,
           why: 'It is cheap for many machines and simple to keep. Soft start, a speed knob and a quick stop want a drive.',
-          remedies: [{ label: say`A drive on each machine instead`, patch: [set('route.chosen', 'drive-each')] }],
+          remedies: [{ label: message`A drive on each machine instead`, patch: [set('route.chosen', 'drive-each')] }],
           path: 'route.chosen',
         }
       : undefined,

@@ -1,7 +1,7 @@
-import { isKnown, numberOf } from '../evaluate/figure'
-import { actingValue } from '../evaluate/settingsFacts'
+import { isKnown, numberOf } from '../facts/figure'
+import { actingValue } from '../facts/settings/settingsFacts'
 import { set } from '../plan'
-import { amount, amps, hertz, newtonMetres, percent, say, seconds } from '../quantities'
+import { amount, amps, hertz, newtonMetres, percent, message, seconds } from '../quantities'
 import { judgement } from './finding'
 
 export const driveFindings = [
@@ -11,17 +11,17 @@ export const driveFindings = [
     if (drive.onOnePhase && plan.drive.singlePhasePermitted !== true) return undefined
     return {
       severity: 'stop',
-      title: say`The drive is too small for this motor`,
+      title: message`The drive is too small for this motor`,
       says: drive.onOnePhase
-        ? say`On one phase it may give ${amps(outputA)} of its ${amps(plan.drive.ratedOutputA ?? 0)}; the motor’s plate is ${amps(plateA)}.`
-        : say`It gives ${amps(outputA)}; the motor’s plate is ${amps(plateA)} for these links.`,
+        ? message`On one phase it may give ${amps(outputA)} of its ${amps(plan.drive.ratedOutputA ?? 0)}; the motor’s plate is ${amps(plateA)}.`
+        : message`It gives ${amps(outputA)}; the motor’s plate is ${amps(plateA)} for these links.`,
       why: 'Drives are matched by output amps, not by power. Too small, it trips in every heavy cut.',
       figures: ['drive.outputA', 'motor.plateCurrentA'],
       path: 'drive.ratedOutputA',
     }
   }),
 
-  judgement('drive.three-phase-input-on-one', 'drive', 'drive', ({ plan, drive, library }) => {
+  judgement('drive.three-phase-input-on-one', 'drive', 'drive', ({ plan, drive, tables }) => {
     if (!drive.onOnePhase) return undefined
     const permitted = plan.drive.singlePhasePermitted
     if (permitted === true) {
@@ -29,8 +29,8 @@ export const driveFindings = [
         ? {
             severity: 'watch',
             about: 'typical',
-            title: say`Derating for one phase is a typical value`,
-            says: say`Planned at ${percent(library.planning.singlePhaseFactor.value)} of its output: ${amps(numberOf(drive.outputA) ?? 0)}. The manual may say less.`,
+            title: message`Derating for one phase is a typical value`,
+            says: message`Planned at ${percent(tables.planning.singlePhaseFactor.value)} of its output: ${amps(numberOf(drive.outputA) ?? 0)}. The manual may say less.`,
             why: 'On one phase the rectifier carries root three times the current and the capacitors ripple more.',
             figures: ['drive.outputA'],
             path: 'drive.singlePhaseFactor',
@@ -41,15 +41,17 @@ export const driveFindings = [
       severity: 'stop',
       about: permitted === false ? 'forbidden' : 'unknown',
       title:
-        permitted === false ? say`The manual does not allow one phase` : say`A three-phase drive on a one-phase wall`,
+        permitted === false
+          ? message`The manual does not allow one phase`
+          : message`A three-phase drive on a one-phase wall`,
       says:
         permitted === false
-          ? say`This drive must have all three phases.`
-          : say`Whether the manual allows one phase, and how much output is left then, is not known.`,
+          ? message`This drive must have all three phases.`
+          : message`Whether the manual allows one phase, and how much output is left then, is not known.`,
       why: 'Without derating its rectifier and capacitors fail; many trip at once on a lost phase.',
       remedies:
         permitted === undefined
-          ? [{ label: say`The manual allows it: derate`, patch: [set('drive.singlePhasePermitted', true)] }]
+          ? [{ label: message`The manual allows it: derate`, patch: [set('drive.singlePhasePermitted', true)] }]
           : [],
       path: 'drive.singlePhasePermitted',
     }
@@ -60,12 +62,12 @@ export const driveFindings = [
     if (maxHz === undefined || most === undefined || maxHz <= most) return undefined
     return {
       severity: 'stop',
-      title: say`The drive cannot give these hertz`,
-      says: say`The plan asks for ${hertz(maxHz)}; the drive ends at ${hertz(most)}.`,
+      title: message`The drive cannot give these hertz`,
+      says: message`The plan asks for ${hertz(maxHz)}; the drive ends at ${hertz(most)}.`,
       why: 'It will not take the value, or it will never reach it.',
       remedies: [
         {
-          label: say`Lower the highest hertz to ${hertz(most)}`,
+          label: message`Lower the highest hertz to ${hertz(most)}`,
           patch: [set('settings.chosen.maximumHz', most), set('settings.inDrive.maximumHz', undefined)],
         },
       ],
@@ -80,7 +82,7 @@ export const driveFindings = [
       wantedS === undefined ||
       safeS === undefined ||
       mode !== 'ramp' ||
-      plan.drive.resistorFitted === true ||
+      plan.drive.resistor !== undefined ||
       wantedS >= safeS
     )
       return undefined
@@ -88,16 +90,16 @@ export const driveFindings = [
     const rounded = Math.ceil(safeS * 1.1)
     return {
       severity: 'watch',
-      title: say`A stop in ${seconds(wantedS)} would trip the drive`,
-      says: say`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : say` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}`,
+      title: message`A stop in ${seconds(wantedS)} would trip the drive`,
+      says: message`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : message` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}`,
       why: 'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
       remedies: [
         {
-          label: say`Set deceleration to ${seconds(rounded)}`,
+          label: message`Set deceleration to ${seconds(rounded)}`,
           patch: [set('settings.chosen.decelerationS', rounded), set('settings.inDrive.decelerationS', undefined)],
         },
         ...(plan.drive.brakeChopper && ohm !== undefined
-          ? [{ label: say`Plan a ${amount('resistance', ohm)} resistor`, patch: [set('drive.resistorFitted', true)] }]
+          ? [{ label: message`Plan a ${amount('resistance', ohm)} resistor`, patch: [set('drive.resistor', { ohm })] }]
           : []),
       ],
       figures: ['stop.withoutResistorS', 'stop.inertia'],
@@ -106,13 +108,13 @@ export const driveFindings = [
   }),
 
   judgement('drive.resistor-without-chopper', 'drive', 'drive', ({ plan }) =>
-    plan.drive.resistorFitted === true && plan.drive.brakeChopper === false
+    plan.drive.resistor !== undefined && plan.drive.brakeChopper === false
       ? {
           severity: 'stop',
-          title: say`A brake resistor on a drive without a chopper`,
-          says: say`The drive has no terminals that switch a resistor.`,
+          title: message`A brake resistor on a drive without a chopper`,
+          says: message`The drive has no terminals that switch a resistor.`,
           why: 'Across the bus it would be on all the time and burn. Nothing but a resistor on its own terminals is ever fed from the bus.',
-          remedies: [{ label: say`Leave the resistor out`, patch: [set('drive.resistorFitted', false)] }],
+          remedies: [{ label: message`Leave the resistor out`, patch: [set('drive.resistor', undefined)] }],
           path: 'drive.brakeChopper',
         }
       : undefined,
@@ -131,10 +133,10 @@ export const driveFindings = [
     const [pull, torque] = [numberOf(physics.lowPullNm), numberOf(motor.torqueNm)]
     return {
       severity: pull !== undefined && torque !== undefined && pull < torque ? 'watch' : 'note',
-      title: say`Plain V/f pulls weakly at the slow end`,
-      says: say`The plan goes down to ${hertz(low)}. ${pull === undefined || torque === undefined ? 'How much torque is left there is not known: the plate is not complete.' : say`Without boost its most is about ${newtonMetres(pull)} there; rated is ${newtonMetres(torque)}.`}`,
+      title: message`Plain V/f pulls weakly at the slow end`,
+      says: message`The plan goes down to ${hertz(low)}. ${pull === undefined || torque === undefined ? 'How much torque is left there is not known: the plate is not complete.' : message`Without boost its most is about ${newtonMetres(pull)} there; rated is ${newtonMetres(torque)}.`}`,
       why: 'At few hertz most of the volts are lost in the winding. Sensorless vector, or a lower belt position, pulls better.',
-      remedies: [{ label: say`Use sensorless vector, if it has it`, patch: [set('drive.control', 'vector')] }],
+      remedies: [{ label: message`Use sensorless vector, if it has it`, patch: [set('drive.control', 'vector')] }],
       figures: ['motor.lowPull'],
       path: 'drive.control',
     }

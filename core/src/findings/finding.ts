@@ -1,19 +1,16 @@
-import type { Facts } from '../evaluate/facts'
+import type { Facts } from '../facts/facts'
+import type { FigureId } from '../facts/figureId'
 import { fieldAt, type Patch, type PlanPath } from '../plan'
-import type { Said } from '../quantities'
+import type { Message } from '../quantities'
+import type { ChainLinkId } from '../stages/chainLinks'
+import type { StageId } from '../stages/stages'
 
 export const severities = ['stop', 'watch', 'note'] as const
 export type Severity = (typeof severities)[number]
 
-export const stageIds = ['survey', 'route', 'motor', 'drive', 'speeds', 'settings'] as const
-export type StageId = (typeof stageIds)[number]
-
-export const linkIds = ['wall', 'drive', 'motor', 'belts', 'spindle'] as const
-export type LinkId = (typeof linkIds)[number]
-
 /** A change that mends what a finding names, in one press. */
 export interface Remedy {
-  label: Said
+  label: Message
   patch: Patch
 }
 
@@ -21,14 +18,14 @@ export interface Remedy {
 export interface Verdict {
   severity: Severity
   /** What is wrong, in a few words. */
-  title: Said
+  title: Message
   /** The numbers behind it. */
-  says: Said
+  says: Message
   /** Why it matters. */
   why: string
   remedies?: Remedy[]
   /** Figures to open for the working. */
-  figures?: string[]
+  figures?: FigureId[]
   /** The plan field to go to. */
   path?: PlanPath
   /** Tells apart several verdicts of one judgement. */
@@ -37,32 +34,45 @@ export interface Verdict {
 
 /** A verdict with where it belongs. */
 export interface Finding extends Omit<Verdict, 'about' | 'remedies' | 'figures'> {
-  id: string
+  id: FindingId
   stage: StageId
-  link: LinkId
+  chainLink: ChainLinkId
   remedies: Remedy[]
-  figures: string[]
+  figures: FigureId[]
 }
 
-export interface Judgement {
-  id: string
+/** What one thing found is called: its judgement, and what it is about where that judgement may find several. */
+export type FindingId = string & { readonly finding: unique symbol }
+
+/** The id of a finding; there is no other way to make one. */
+export const findingId = (judgement: string, about?: string): FindingId =>
+  (about === undefined ? judgement : `${judgement}/${about}`) as FindingId
+
+export interface Judgement<Id extends string = string> {
+  id: Id
   judge: (facts: Facts) => Finding[]
 }
 
-/** A remedy is only offered where every value it sets is one the plan may hold. */
+/**
+ * A remedy is only offered where every value it sets is one the plan may hold. That the path is there at all is no
+ * question: one that is not would be a bug, and throws.
+ */
 const possible = ({ patch }: Remedy): boolean =>
-  patch.every(({ path, value }) => value === undefined || fieldAt(path)?.schema.safeParse(value).success === true)
+  patch.every(({ path, value }) => {
+    const { schema } = fieldAt(path)
+    return value === undefined || schema.safeParse(value).success
+  })
 
 /** Most judgements find nothing, at every keystroke. */
 const NONE: Finding[] = []
 
 /** Makes a judgement: where it stands, and the question it asks of the facts. */
-export function judgement(
-  id: string,
+export function judgement<const Id extends string>(
+  id: Id,
   stage: StageId,
-  link: LinkId,
+  chainLink: ChainLinkId,
   ask: (facts: Facts) => Verdict | Verdict[] | undefined,
-): Judgement {
+): Judgement<Id> {
   return {
     id,
     judge: (facts) => {
@@ -70,9 +80,9 @@ export function judgement(
       if (verdicts === undefined) return NONE
       return (Array.isArray(verdicts) ? verdicts : [verdicts]).map(
         ({ about, remedies = [], figures = [], ...verdict }) => ({
-          id: about === undefined ? id : `${id}/${about}`,
+          id: findingId(id, about),
           stage,
-          link,
+          chainLink,
           remedies: remedies.filter(possible),
           figures,
           ...verdict,

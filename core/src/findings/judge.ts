@@ -1,46 +1,54 @@
-import type { Facts } from '../evaluate/facts'
+import type { Facts } from '../facts/facts'
 import { beltFindings } from './beltFindings'
 import { beltLoadFindings } from './beltLoadFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
-import { severities, stageIds, type Finding } from './finding'
-import { joiningFindings } from './joiningFindings'
+import { findingId, severities, type Finding } from './finding'
+import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
-import { mountFindings } from './mountFindings'
+import { installationFindings } from './installationFindings'
 import { pulleyFindings } from './pulleyFindings'
-import { senseFindings } from './senseFindings'
+import { rotationFindings } from './rotationFindings'
 import { settingFindings } from './settingFindings'
-import { shakeFindings } from './shakeFindings'
-import { sourceFindings } from './sourceFindings'
+import { resonanceFindings } from './resonanceFindings'
+import { supplyUnitFindings } from './supplyUnitFindings'
 import { speedFindings } from './speedFindings'
 import { startFindings } from './startFindings'
 import { stopFindings } from './stopFindings'
 import { wallFindings } from './wallFindings'
+import { stageOrder } from '../stages/stages'
 
 export const judgements = [
   ...wallFindings,
-  ...sourceFindings,
-  ...joiningFindings,
+  ...supplyUnitFindings,
+  ...plugAndLeadFindings,
   ...motorPlateFindings,
   ...motorFluxFindings,
   ...motorSpeedFindings,
   ...checkFindings,
   ...driveFindings,
-  ...mountFindings,
+  ...installationFindings,
   ...choiceFindings,
   ...beltFindings,
   ...beltLoadFindings,
   ...pulleyFindings,
   ...speedFindings,
-  ...senseFindings,
-  ...shakeFindings,
+  ...rotationFindings,
+  ...resonanceFindings,
   ...stopFindings,
   ...startFindings,
   ...settingFindings,
 ]
+
+/** What a judgement is called. */
+export type JudgementId = (typeof judgements)[number]['id']
+
+/** Whether a finding is a judgement's. */
+export const isOf = ({ id }: Finding, judgement: JudgementId): boolean =>
+  id === findingId(judgement) || id.startsWith(`${judgement}/`)
 
 /** Every finding of a plan: stops first, then watches and notes, each in the order of the work. */
 export const judge = (facts: Facts): Finding[] =>
@@ -48,6 +56,5 @@ export const judge = (facts: Facts): Finding[] =>
     .flatMap((j) => j.judge(facts))
     .sort(
       (a, b) =>
-        severities.indexOf(a.severity) - severities.indexOf(b.severity) ||
-        stageIds.indexOf(a.stage) - stageIds.indexOf(b.stage),
+        severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),
     )

@@ -1,17 +1,14 @@
-import { plateOf } from '../data/leadConnections'
-import type { Facts } from '../evaluate/facts'
-import { numberOf } from '../evaluate/figure'
+import { fluxLimits } from '../data/fluxLimits'
+import { plateOf } from '../motor/leadConnections'
+import type { Facts } from '../facts/facts'
+import { numberOf } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
 import { set } from '../plan'
-import { amps, hertz, newtonMetres, percent, sameNominal, say, volts } from '../quantities'
+import { amps, hertz, newtonMetres, percent, sameNominal, message, volts } from '../quantities'
 import { judgement, type Remedy, type Verdict } from './finding'
 import { relinks } from './relink'
 
-/** Flux over which a motor overheats, over and under which it is watched. */
-const BURNS = 1.1
-const WARM = 1.05
-const WEAK = 0.9
-
-const OTHER_HALF = say`Base hertz belong to the other half of the world`
+const OTHER_HALF = message`Base hertz belong to the other half of the world`
 
 /** One of the two is a 50 Hz figure and the other a 60 Hz one. */
 const otherHalf = (aHz: number, bHz: number): boolean => Math.min(aHz, bHz) === 50 && Math.max(aHz, bHz) === 60
@@ -35,26 +32,26 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
   )
     return undefined
   if (sameNominal(plateV, setV) && Math.abs(baseHz - plateHz) < 0.5) return undefined
-  const figures = ['motor.fluxFraction', 'drive.setVoltageV', 'motor.plateVoltageV']
+  const figures: FigureId[] = ['motor.fluxFraction', 'drive.setVoltageV', 'motor.plateVoltageV']
   const relink = relinks(facts)
-  if (k > WARM) {
-    const hot = k > BURNS
+  if (k > fluxLimits.warm) {
+    const hot = k > fluxLimits.burns
     const tooManyVolts = setV > plateV && !sameNominal(setV, plateV)
     const title = tooManyVolts
-      ? say`The drive gives more volts than these links may have`
-      : say`Too many volts for the hertz`
+      ? message`The drive gives more volts than these links may have`
+      : message`Too many volts for the hertz`
     return {
       severity: hot ? 'stop' : 'watch',
       about: 'over',
       title: otherHalf(baseHz, plateHz) ? OTHER_HALF : title,
-      says: say`${volts(setV)} at ${hertz(baseHz)} against the plate’s ${volts(plateV)} at ${hertz(plateHz)}: ${percent(k)} of the flux it was built for.`,
+      says: message`${volts(setV)} at ${hertz(baseHz)} against the plate’s ${volts(plateV)} at ${hertz(plateHz)}: ${percent(k)} of the flux it was built for.`,
       why: 'The iron saturates, the amps rise without any load and the winding burns.',
       remedies: [
         ...relink,
         ...(tooManyVolts
           ? [
               {
-                label: say`Set motor volts to ${volts(plateV)}`,
+                label: message`Set motor volts to ${volts(plateV)}`,
                 patch: [set('settings.chosen.ratedVoltageV', plateV), set('settings.inDrive.ratedVoltageV', undefined)],
               },
             ]
@@ -62,7 +59,7 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
         ...(Math.abs(baseHz - plateHz) >= 0.5
           ? [
               {
-                label: say`Set base to the plate’s ${hertz(plateHz)}`,
+                label: message`Set base to the plate’s ${hertz(plateHz)}`,
                 patch: [
                   set('settings.chosen.baseFrequencyHz', undefined),
                   set('settings.inDrive.baseFrequencyHz', undefined),
@@ -72,10 +69,10 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
           : []),
       ],
       figures,
-      path: tooManyVolts ? 'motor.connection' : 'settings.chosen.baseFrequencyHz',
+      path: 'motor.connection',
     }
   }
-  if (k >= WEAK) return undefined
+  if (k >= fluxLimits.weak) return undefined
   const torque = numberOf(motor.torqueNm)
   const lowBase = (plateHz * setV) / plateV
   const { plate, starOver } =
@@ -88,16 +85,16 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
     title: otherHalf(baseHz, plateHz)
       ? OTHER_HALF
       : link && relink.length > 0
-        ? say`Links are in ${inStar ? 'star' : 'series'}: torque is lost`
-        : say`Too few volts for the hertz: torque is lost`,
-    says: say`The drive gives ${volts(setV)} at ${hertz(baseHz)}; linked so the motor wants ${volts(plateV)} at ${hertz(plateHz)}. Flux ${percent(k)}, pull-out torque ${percent(k * k)}${torque === undefined ? '' : say`: about ${newtonMetres(torque * k * k)} where ${newtonMetres(torque)} should be`}.`,
+        ? message`Links are in ${inStar ? 'star' : 'series'}: torque is lost`
+        : message`Too few volts for the hertz: torque is lost`,
+    says: message`The drive gives ${volts(setV)} at ${hertz(baseHz)}; linked so the motor wants ${volts(plateV)} at ${hertz(plateHz)}. Flux ${percent(k)}, pull-out torque ${percent(k * k)}${torque === undefined ? '' : message`: about ${newtonMetres(torque * k * k)} where ${newtonMetres(torque)} should be`}.`,
     why: 'It runs, sounds right and has no pull; pushed, it draws more amps than the winding may carry.',
     remedies: [
       ...relink,
       ...(Math.abs(baseHz - plateHz) < 0.5
         ? [
             {
-              label: say`Set base to ${hertz(Math.round(lowBase))}: full torque up to there`,
+              label: message`Set base to ${hertz(Math.round(lowBase))}: full torque up to there`,
               patch: [
                 set('settings.chosen.baseFrequencyHz', Math.round(lowBase)),
                 set('settings.inDrive.baseFrequencyHz', undefined),
@@ -106,7 +103,7 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
           ]
         : [
             {
-              label: say`Set base to the plate’s ${hertz(plateHz)}`,
+              label: message`Set base to the plate’s ${hertz(plateHz)}`,
               patch: [
                 set('settings.chosen.baseFrequencyHz', undefined),
                 set('settings.inDrive.baseFrequencyHz', undefined),
@@ -130,10 +127,10 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
   if (motor.suitable === false || plateA === undefined || held === undefined) return undefined
   const { inDrive, state } = plan.settings
   const enter: Remedy = {
-    label: say`Enter ${amps(plateA)}`,
+    label: message`Enter ${amps(plateA)}`,
     patch: [set('settings.chosen.overloadA', undefined), set('settings.inDrive.overloadA', plateA)],
   }
-  const common = {
+  const common: Pick<Verdict, 'remedies' | 'figures' | 'path'> = {
     remedies: [enter],
     figures: ['settings.overloadA', 'motor.plateCurrentA'],
     path: 'settings.inDrive.overloadA',
@@ -145,8 +142,8 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
     return {
       severity: 'stop',
       about: 'as-arrived',
-      title: say`The drive protects itself, not this motor`,
-      says: say`Until it is set, the overload stands at ${state === 'second-hand' ? 'whatever the last owner typed' : say`the drive’s own ${amps(driveA)}`}; the motor’s plate is ${amps(plateA)}.`,
+      title: message`The drive protects itself, not this motor`,
+      says: message`Until it is set, the overload stands at ${state === 'second-hand' ? 'whatever the last owner typed' : message`the drive’s own ${amps(driveA)}`}; the motor’s plate is ${amps(plateA)}.`,
       why: 'A stalled or overworked motor burns before the drive trips.',
       ...common,
     }
@@ -165,11 +162,11 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
       severity: withinService ? 'watch' : 'stop',
       about: deltaAmps ? 'other-links' : 'over',
       title: deltaAmps
-        ? say`Overload left at the amps of the other links`
+        ? message`Overload left at the amps of the other links`
         : withinService
-          ? say`Overload at the service-factor amps`
-          : say`Overload above the motor’s plate`,
-      says: say`It is set to ${amps(held)}; the plate allows ${amps(plateA)} for these links${deltaAmps ? say`. The windings could carry ${percent(held / plateA)} of their amps` : ''}${serviceA === undefined ? '' : say`, and never more than ${amps(serviceA)}`}.`,
+          ? message`Overload at the service-factor amps`
+          : message`Overload above the motor’s plate`,
+      says: message`It is set to ${amps(held)}; the plate allows ${amps(plateA)} for these links${deltaAmps ? message`. The windings could carry ${percent(held / plateA)} of their amps` : ''}${serviceA === undefined ? '' : message`, and never more than ${amps(serviceA)}`}.`,
       why: withinService
         ? 'On a drive the service factor counts as 1.0; at its edge there is nothing in hand.'
         : 'The overload is all that stands between a stall and a burnt winding.',
@@ -181,8 +178,8 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
     return {
       severity: 'note',
       about: 'under',
-      title: say`Overload under the plate`,
-      says: say`It is set to ${amps(held)}; the plate allows ${amps(plateA)}.`,
+      title: message`Overload under the plate`,
+      says: message`It is set to ${amps(held)}; the plate allows ${amps(plateA)}.`,
       why: 'It is safe, and it trips in heavy cuts the motor could take.',
       ...common,
     }

@@ -1,8 +1,8 @@
-import { leadConnections } from '../data/leadConnections'
-import { numberOf, isKnown } from '../evaluate/figure'
+import { leadConnections } from '../motor/leadConnections'
+import { numberOf, isKnown } from '../facts/figure'
 import { frameHeightMm } from '../motor'
 import { connections, set } from '../plan'
-import { amount, amps, hertz, rpm, say, volts } from '../quantities'
+import { amount, amps, hertz, rpm, message, volts } from '../quantities'
 import { judgement } from './finding'
 
 /** Plate arithmetic further apart than this is a contradiction. */
@@ -25,12 +25,17 @@ const unsuitable: Record<string, { severity: 'stop' | 'watch'; says: string; why
     says: 'A direct-current motor has brushes and wants a direct-current drive; a three-phase drive cannot run it.',
     why: 'Keep its own system while it works, or replace the motor.',
   },
-  stepper: {
+  servo: {
     severity: 'stop',
     says: 'A stepper or servo motor runs only on its own controller; a drive of this kind cannot run it.',
     why: 'It wants currents placed by a controller that knows where the rotor stands.',
   },
-  'two-speed': {
+  brushless: {
+    severity: 'stop',
+    says: 'A brushless motor runs only on a driver made for it; a drive of this kind cannot run it.',
+    why: 'Its driver must know where the rotor stands, and gives it volts of its own.',
+  },
+  'pole-changing': {
     severity: 'stop',
     says: 'The two speeds are made by changing poles; its leads are never linked as star and delta.',
     why: 'On a drive only one winding may be used, at that winding’s own plate, with the other left open and insulated. Linked wrongly it burns.',
@@ -39,21 +44,22 @@ const unsuitable: Record<string, { severity: 'stop' | 'watch'; says: string; why
 
 /** What the nameplate says, held against itself. */
 export const motorPlateFindings = [
-  judgement('motor.kind', 'motor', 'motor', ({ plan }) => {
-    const verdict = plan.motor.kind === undefined ? undefined : unsuitable[plan.motor.kind]
+  judgement('motor.kind', 'motor', 'motor', ({ plan, motor }) => {
+    const { kind } = plan.motor
+    const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitable[kind]
     return verdict
       ? {
           severity: verdict.severity,
-          title: say`This motor cannot go on the drive as it is`,
+          title: message`This motor cannot go on the drive as it is`,
           says: [verdict.says],
           why: verdict.why,
-          ...(plan.motor.kind === 'two-speed'
+          ...(kind === 'pole-changing'
             ? {
                 remedies: [
                   {
-                    label: say`Use one winding, typed at its own plate`,
+                    label: message`Use one winding, typed at its own plate`,
                     patch: [
-                      set('motor.kind', 'one-winding'),
+                      set('motor.oneWinding', true),
                       set('motor.leads', '3'),
                       set('motor.connection', 'fixed'),
                       set('motor.highVoltageV', undefined),
@@ -69,11 +75,11 @@ export const motorPlateFindings = [
   }),
 
   judgement('motor.one-winding', 'motor', 'motor', ({ plan }) =>
-    plan.motor.kind === 'one-winding'
+    plan.motor.kind === 'pole-changing' && plan.motor.oneWinding === true
       ? {
           severity: 'note',
-          title: say`One winding of a two-speed motor`,
-          says: say`The plate typed must be this winding’s own: its volts, amps and speed. The ends of the other stay open, each insulated on its own.`,
+          title: message`One winding of a two-speed motor`,
+          says: message`The plate typed must be this winding’s own: its volts, amps and speed. The ends of the other stay open, each insulated on its own.`,
           why: 'Joined together or to the drive, the idle winding short-circuits or burns. Only with two separate windings is one of them free; with one tapped winding use the connection of its own diagram.',
           path: 'motor.kind',
         }
@@ -86,8 +92,8 @@ export const motorPlateFindings = [
     if (ratedSpeedRpm === undefined || ratedFrequencyHz === undefined) return undefined
     return {
       severity: 'stop',
-      title: say`The plate’s speed and hertz contradict each other`,
-      says: say`${rpm(ratedSpeedRpm)} at ${hertz(ratedFrequencyHz)} is not a running induction motor: ${motor.poles.refusal.replace(/^ratedSpeedRpm /, 'the speed ')}.`,
+      title: message`The plate’s speed and hertz contradict each other`,
+      says: message`${rpm(ratedSpeedRpm)} at ${hertz(ratedFrequencyHz)} is not a running induction motor: ${motor.poles.refusal.replace(/^ratedSpeedRpm /, 'the speed ')}.`,
       why: 'Poles, slip and torque all come from these two. Read the plate again; one of them may belong to the other half of the world.',
       path: 'motor.ratedSpeedRpm',
     }
@@ -99,11 +105,11 @@ export const motorPlateFindings = [
     if (poles === undefined || plate === undefined || plate === poles) return undefined
     return {
       severity: 'stop',
-      title: say`The plate’s poles and speed contradict each other`,
-      says: say`The plate says ${plate} poles; ${rpm(plan.motor.ratedSpeedRpm ?? 0)} at ${hertz(plan.motor.ratedFrequencyHz ?? 0)} is ${poles}.`,
+      title: message`The plate’s poles and speed contradict each other`,
+      says: message`The plate says ${plate} poles; ${rpm(plan.motor.ratedSpeedRpm ?? 0)} at ${hertz(plan.motor.ratedFrequencyHz ?? 0)} is ${poles}.`,
       why: 'Every speed that follows rests on the poles.',
       figures: ['motor.poles'],
-      remedies: [{ label: say`Take ${poles} poles from the speed`, patch: [set('motor.platePoles', undefined)] }],
+      remedies: [{ label: message`Take ${poles} poles from the speed`, patch: [set('motor.platePoles', undefined)] }],
       path: 'motor.platePoles',
     }
   }),
@@ -114,8 +120,8 @@ export const motorPlateFindings = [
     const few = product > IMPLIED_MOST
     return {
       severity: 'stop',
-      title: say`The plate’s amps are far from its power and volts`,
-      says: say`${amount('power', plan.motor.powerW ?? 0)} at ${volts(numberOf(motor.plateVoltageV) ?? 0)} and ${amps(numberOf(motor.plateCurrentA) ?? 0)} would mean efficiency times cos phi of ${amount('number', product)}; a motor has 0.3 to 0.95.`,
+      title: message`The plate’s amps are far from its power and volts`,
+      says: message`${amount('power', plan.motor.powerW ?? 0)} at ${volts(numberOf(motor.plateVoltageV) ?? 0)} and ${amps(numberOf(motor.plateCurrentA) ?? 0)} would mean efficiency times cos phi of ${amount('number', product)}; a motor has 0.3 to 0.95.`,
       why: few
         ? 'The amps are too few for that power: they may belong to the other voltage.'
         : 'The amps are too many for that power: they may belong to the other voltage, or to starting.',
@@ -136,7 +142,7 @@ export const motorPlateFindings = [
       return undefined
     return {
       severity: 'watch',
-      title: say`Lines of the plate contradict each other`,
+      title: message`Lines of the plate contradict each other`,
       says: [`No motor does all of it: ${physics.contradiction}.`],
       why: 'Torque, amps and what the drive works out from them rest on these lines. Read the plate again.',
       path: 'motor.lowVoltageA',
@@ -150,12 +156,12 @@ export const motorPlateFindings = [
       return {
         severity: 'stop',
         about: 'volts',
-        title: say`The two voltages are the wrong way round`,
-        says: say`The higher is ${volts(highVoltageV)}, the lower ${volts(lowVoltageV)}.`,
+        title: message`The two voltages are the wrong way round`,
+        says: message`The higher is ${volts(highVoltageV)}, the lower ${volts(lowVoltageV)}.`,
         why: 'The lower belongs to delta or parallel, the higher to star or series.',
         remedies: [
           {
-            label: say`Change them over`,
+            label: message`Change them over`,
             patch: [
               set('motor.lowVoltageV', highVoltageV),
               set('motor.highVoltageV', lowVoltageV),
@@ -172,8 +178,8 @@ export const motorPlateFindings = [
       ? {
           severity: 'stop',
           about: 'amps',
-          title: say`The two amps do not belong to the two volts`,
-          says: say`${volts(lowVoltageV)} at ${amps(lowVoltageA)} and ${volts(highVoltageV)} at ${amps(highVoltageA)} are not the same power.`,
+          title: message`The two amps do not belong to the two volts`,
+          says: message`${volts(lowVoltageV)} at ${amps(lowVoltageA)} and ${volts(highVoltageV)} at ${amps(highVoltageA)} are not the same power.`,
           why: 'Drive size and overload rest on the amps for the links used.',
           path: 'motor.highVoltageA',
         }
@@ -189,8 +195,8 @@ export const motorPlateFindings = [
       ? undefined
       : {
           severity: 'stop',
-          title: say`These links do not belong to these leads`,
-          says: say`${leads.replace('-', ' leads, ')} cannot be linked “${connections[motor.connection]}”.`,
+          title: message`These links do not belong to these leads`,
+          says: message`${leads.replace('-', ' leads, ')} cannot be linked “${connections[motor.connection]}”.`,
           why: 'Six leads are linked star or delta; nine leads low (parallel) or high (series); twelve low or high, each as star or delta. The picture inside the lid is the authority.',
           path: 'motor.connection',
         }
@@ -201,8 +207,8 @@ export const motorPlateFindings = [
     return frame !== undefined && frame.trim() !== '' && maximumRpm === undefined && frameHeightMm(frame) === undefined
       ? {
           severity: 'note',
-          title: say`Frame not recognised`,
-          says: say`“${frame}” is neither an IEC nor a NEMA frame known here, so its safe speed is not known.`,
+          title: message`Frame not recognised`,
+          says: message`“${frame}” is neither an IEC nor a NEMA frame known here, so its safe speed is not known.`,
           why: 'Type the frame as stamped (90L, 56C, 145T), or the highest speed if the plate prints one.',
           path: 'motor.frame',
         }

@@ -1,6 +1,7 @@
-import { numberOf } from '../evaluate/figure'
+import { numberOf } from '../facts/figure'
+import { hertzAtRpm } from '../motor'
 import { set } from '../plan'
-import { hertz, percent, rpm, say } from '../quantities'
+import { hertz, percent, rpm, message } from '../quantities'
 import { judgement, type Remedy } from './finding'
 import { highestHertz } from './hertzPatch'
 
@@ -12,15 +13,15 @@ export const motorSpeedFindings = [
     // A plate that prints its loaded speed is always a slip below synchronous; mains hertz is safe by definition.
     const [maxHz, plateHz] = [numberOf(settings.maximumHz), numberOf(motor.frequencyHz)]
     if (maxHz !== undefined && plateHz !== undefined && maxHz <= plateHz) return undefined
-    const safeHz = Math.floor((safe * poles) / 120)
+    const safeHz = Math.floor(hertzAtRpm(safe, poles))
     return {
       severity: 'stop',
-      title: say`The motor is asked to turn faster than it is safe`,
-      says: say`${hertz(maxHz ?? 0)} turns it at ${rpm(top)}; a ${poles}-pole motor of frame ${plan.motor.frame ?? 'unknown'} is safe to ${rpm(safe)}.`,
+      title: message`The motor is asked to turn faster than it is safe`,
+      says: message`${hertz(maxHz ?? 0)} turns it at ${rpm(top)}; a ${poles}-pole motor of frame ${plan.motor.frame ?? 'unknown'} is safe to ${rpm(safe)}.`,
       why: 'Bearings, fan and rotor are built for a highest speed. Past it they fail, and the fan first.',
       remedies: [
         {
-          label: say`Lower the highest hertz to ${hertz(Math.max(safeHz, plateHz ?? 0))}`,
+          label: message`Lower the highest hertz to ${hertz(Math.max(safeHz, plateHz ?? 0))}`,
           patch: highestHertz(plan, Math.max(safeHz, plateHz ?? 0)),
         },
       ],
@@ -34,10 +35,10 @@ export const motorSpeedFindings = [
     if (maxHz === undefined || plateHz === undefined || poles !== 2 || maxHz <= plateHz * 1.02) return undefined
     return {
       severity: 'watch',
-      title: say`A two-pole motor above its plate`,
-      says: say`It is asked for ${hertz(maxHz)}; its plate says ${hertz(plateHz)}.`,
+      title: message`A two-pole motor above its plate`,
+      says: message`It is asked for ${hertz(maxHz)}; its plate says ${hertz(plateHz)}.`,
       why: 'It already turns fast at mains hertz: fan noise, bearing life and a weak pull-out are reasons why many never take a two-pole motor further.',
-      remedies: [{ label: say`Lower the highest hertz to ${hertz(plateHz)}`, patch: highestHertz(plan, plateHz) }],
+      remedies: [{ label: message`Lower the highest hertz to ${hertz(plateHz)}`, patch: highestHertz(plan, plateHz) }],
       figures: ['motor.topRpm'],
       path: 'settings.chosen.maximumHz',
     }
@@ -51,16 +52,16 @@ export const motorSpeedFindings = [
     const floor = ratio !== undefined ? base / ratio : base / 10
     const remedies: Remedy[] = [
       {
-        label: say`Raise the lowest hertz to ${hertz(Math.ceil(floor))}`,
+        label: message`Raise the lowest hertz to ${hertz(Math.ceil(floor))}`,
         patch: [set('settings.chosen.minimumHz', Math.ceil(floor)), set('settings.inDrive.minimumHz', undefined)],
       },
-      { label: say`Fit a blower`, patch: [set('motor.cooling', 'blower')] },
+      { label: message`Fit a blower`, patch: [set('motor.cooling', 'blower')] },
     ]
     if (low < floor)
       return {
         severity: 'watch',
-        title: say`Too slow for the fan on the shaft`,
-        says: say`At ${hertz(low)} its own fan hardly turns: under ${hertz(floor)} no continuous torque can be planned on.`,
+        title: message`Too slow for the fan on the shaft`,
+        says: message`At ${hertz(low)} its own fan hardly turns: under ${hertz(floor)} no continuous torque can be planned on.`,
         why: 'The motor cooks at low speed under load, slowly and without a trip: the overload counts amps, not the missing air.',
         remedies,
         figures: ['motor.lowTorqueFraction'],
@@ -70,8 +71,8 @@ export const motorSpeedFindings = [
     if (share === undefined || share >= 0.75) return undefined
     return {
       severity: 'note',
-      title: say`Short cuts only at the slow end`,
-      says: say`At ${hertz(low)} the shaft fan lets it hold ${percent(share)} of its torque all day; more for minutes.`,
+      title: message`Short cuts only at the slow end`,
+      says: message`At ${hertz(low)} the shaft fan lets it hold ${percent(share)} of its torque all day; more for minutes.`,
       why: 'Feel the motor after a long slow job. A blower of its own widens this.',
       remedies: remedies.slice(1),
       figures: ['motor.lowTorqueFraction'],

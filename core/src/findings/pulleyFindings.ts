@@ -1,8 +1,8 @@
-import type { BeltFacts } from '../evaluate/beltFacts'
+import type { BeltFacts } from '../facts/belts/beltFacts'
 import { LEAST_WALL_MM } from '../drivetrain'
-import { numberOf } from '../evaluate/figure'
+import { numberOf } from '../facts/figure'
 import { set } from '../plan'
-import { amount, say } from '../quantities'
+import { amount, message } from '../quantities'
 import { aboutBelt } from './beltFindings'
 import { judgement, type Verdict } from './finding'
 
@@ -23,8 +23,8 @@ export const pulleyFindings = [
         {
           severity: 'watch',
           about: aboutBelt(belt),
-          title: say`A pulley of ${name} is small for its belt`,
-          says: say`${mm(smallMm)} where the belt runs; ${least.name} wants at least ${mm(least.mm)}${least.teeth === undefined ? '' : `, ${least.teeth} teeth`}.`,
+          title: message`A pulley of ${name} is small for its belt`,
+          says: message`${mm(smallMm)} where the belt runs; ${least.name} wants at least ${mm(least.mm)}${least.teeth === undefined ? '' : `, ${least.teeth} teeth`}.`,
           why: 'Bent that sharply the belt heats, cracks and slips long before its time.',
           remedies: [],
           path: `${path}.${pulleys.driverIsSmall ? 'driverMm' : 'drivenMm'}`,
@@ -39,25 +39,25 @@ export const pulleyFindings = [
       const { inGroove } = pulleys
       if (!inGroove || stage.grooves === undefined) return []
       const { liftMm, proudMm, clearanceMm, bottoms } = inGroove
-      const lies = liftMm < 0 ? say`${mm(-liftMm)} too deep` : say`${mm(liftMm)} too high`
+      const lies = liftMm < 0 ? message`${mm(-liftMm)} too deep` : message`${mm(liftMm)} too high`
       return [
         {
           severity: 'watch',
           about: aboutBelt(belt),
           title: bottoms
-            ? say`The belt of ${name} rests on the bottom of its grooves`
-            : say`The belt of ${name} lies in grooves cut for another`,
+            ? message`The belt of ${name} rests on the bottom of its grooves`
+            : message`The belt of ${name} lies in grooves cut for another`,
           says: bottoms
-            ? say`It lies ${lies} and would be ${mm(-clearanceMm)} through the bottom.`
+            ? message`It lies ${lies} and would be ${mm(-clearanceMm)} through the bottom.`
             : liftMm < 0
-              ? say`It lies ${lies}, with ${mm(clearanceMm)} left under it, and runs on ${mm(numberOf(pulleys.driverMm) ?? 0)} and ${mm(numberOf(pulleys.drivenMm) ?? 0)}; the speeds here count that.`
-              : say`It lies ${lies}, its back ${mm(Math.max(0, proudMm))} over the rim, and runs on ${mm(numberOf(pulleys.driverMm) ?? 0)} and ${mm(numberOf(pulleys.drivenMm) ?? 0)}; the speeds here count that.`,
+              ? message`It lies ${lies}, with ${mm(clearanceMm)} left under it, and runs on ${mm(numberOf(pulleys.driverMm) ?? 0)} and ${mm(numberOf(pulleys.drivenMm) ?? 0)}; the speeds here count that.`
+              : message`It lies ${lies}, its back ${mm(Math.max(0, proudMm))} over the rim, and runs on ${mm(numberOf(pulleys.driverMm) ?? 0)} and ${mm(numberOf(pulleys.drivenMm) ?? 0)}; the speeds here count that.`,
           why: bottoms
             ? 'A V-belt pulls by its wedged flanks. On the bottom it slips at a fraction of its load.'
             : 'Its flanks bear on a part of their width, wear steps into the groove and spoil it for the right belt.',
           remedies: [
             {
-              label: say`Take a belt for these grooves`,
+              label: message`Take a belt for these grooves`,
               patch: [set(`${path}.section`, stage.grooves), set(`${path}.grooves`, undefined)],
             },
           ],
@@ -74,14 +74,14 @@ export const pulleyFindings = [
       if (!bore || stage.boreMm === undefined || Math.abs(stage.boreMm - bore.shaftMm) < SAME) return []
       const { shaftMm, wallMm, permitted, keyWidthMm, hubMm } = bore
       const larger = stage.boreMm > shaftMm
-      const keyed = say`a keyway ${mm(keyWidthMm)} wide and ${mm(hubMm)} deep over the bore`
+      const keyed = message`a keyway ${mm(keyWidthMm)} wide and ${mm(hubMm)} deep over the bore`
       return [
         larger
           ? {
               severity: 'note',
               about: aboutBelt(belt),
-              title: say`The pulley of ${name} is bored larger than the motor’s shaft`,
-              says: say`${mm(stage.boreMm)} on a shaft of ${mm(shaftMm)}: a keyed sleeve of ${mm((stage.boreMm - shaftMm) / 2)} wall, or another pulley.`,
+              title: message`The pulley of ${name} is bored larger than the motor’s shaft`,
+              says: message`${mm(stage.boreMm)} on a shaft of ${mm(shaftMm)}: a keyed sleeve of ${mm((stage.boreMm - shaftMm) / 2)} wall, or another pulley.`,
               why: 'Packed out with shim it runs out of true, whips the belt and frets the shaft.',
               remedies: [],
               path: `${path}.boreMm`,
@@ -90,9 +90,9 @@ export const pulleyFindings = [
               severity: permitted ? 'note' : 'watch',
               about: aboutBelt(belt),
               title: permitted
-                ? say`The pulley of ${name} is to be bored out`
-                : say`The pulley of ${name} is too small to be bored for this motor`,
-              says: say`From ${mm(stage.boreMm)} to ${mm(shaftMm)}, with ${keyed}; ${mm(Math.max(0, wallMm))} of iron stay between keyway and groove${permitted ? '' : say`; ${mm(LEAST_WALL_MM)} are wanted`}.`,
+                ? message`The pulley of ${name} is to be bored out`
+                : message`The pulley of ${name} is too small to be bored for this motor`,
+              says: message`From ${mm(stage.boreMm)} to ${mm(shaftMm)}, with ${keyed}; ${mm(Math.max(0, wallMm))} of iron stay between keyway and groove${permitted ? '' : message`; ${mm(LEAST_WALL_MM)} are wanted`}.`,
               why: permitted
                 ? 'Bore it true to the grooves, to a push fit; the set screw sits on the key.'
                 : 'It splits along the keyway. A larger pulley in the same ratio, or one made from the solid with a hub beside the grooves.',

@@ -1,8 +1,8 @@
-import { leadConnections, voltsFor } from '../data/leadConnections'
-import type { Facts } from '../evaluate/facts'
-import { numberOf } from '../evaluate/figure'
+import { leadConnections, voltsFor } from '../motor/leadConnections'
+import type { Facts } from '../facts/facts'
+import { numberOf } from '../facts/figure'
 import { connections, set, type Connection } from '../plan'
-import { sameNominal, say } from '../quantities'
+import { sameNominal, message } from '../quantities'
 import type { Remedy } from './finding'
 
 /** Other ways of linking a plate with two voltages; with the leads unknown, the partner of the way it is. */
@@ -19,7 +19,7 @@ function otherConnections({ plan, motor }: Facts): Connection[] {
 }
 
 const moveLinks = (to: Connection): Remedy => ({
-  label: say`Move links to ${connections[to].toLowerCase()}`,
+  label: message`Move links to ${connections[to].toLowerCase()}`,
   patch: [set('motor.connection', to)],
 })
 

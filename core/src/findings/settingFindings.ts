@@ -1,16 +1,15 @@
-import { numberOf } from '../evaluate/figure'
-import { fieldAt, set } from '../plan'
-import { amount, printQuantity, say } from '../quantities'
+import { numberOf } from '../facts/figure'
+import { fieldAt, set, setSetting, type SettingId } from '../plan'
+import { amount, printQuantity, message } from '../quantities'
 import { judgement } from './finding'
 
 const differs = (a: number | string, b: number | string): boolean =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) > 0.02 * Math.max(Math.abs(a), Math.abs(b)) : a !== b
 
-function printSetting(id: string, value: number | string): string {
-  const field = fieldAt(`settings.chosen.${id}`)
-  if (typeof value === 'number')
-    return field?.dimension ? printQuantity({ value, dimension: field.dimension }) : String(value)
-  return field?.options?.[value]?.toLowerCase() ?? value
+function printSetting(id: SettingId, value: number | string): string {
+  const { dimension, options } = fieldAt(`settings.chosen.${id}`)
+  if (typeof value === 'number') return dimension ? printQuantity({ value, dimension }) : String(value)
+  return options?.[value]?.toLowerCase() ?? value
 }
 
 /** What the drive was read to hold, against the card. */
@@ -31,15 +30,15 @@ export const settingFindings = [
     if (k >= 0.9 && k <= 1.1) return undefined
     return {
       severity: k > 1.1 ? 'stop' : 'watch',
-      title: say`The V/f middle point is off this motor’s line`,
-      says: say`At ${amount('frequency', middleHz)} it holds ${amount('voltage', middleV)}; the plate’s straight line gives ${amount('voltage', line)}. It looks like a point for other mains.`,
+      title: message`The V/f middle point is off this motor’s line`,
+      says: message`At ${amount('frequency', middleHz)} it holds ${amount('voltage', middleV)}; the plate’s straight line gives ${amount('voltage', line)}. It looks like a point for other mains.`,
       why:
         k > 1.1
           ? 'Too many volts in mid-range saturate the iron and heat the motor.'
           : 'Too few volts in mid-range lose torque there.',
       remedies: [
         {
-          label: say`Put it on the line: ${amount('voltage', Math.round(line))}`,
+          label: message`Put it on the line: ${amount('voltage', Math.round(line))}`,
           patch: [set('settings.inDrive.middleV', Math.round(line))],
         },
       ],
@@ -52,13 +51,13 @@ export const settingFindings = [
     if (line?.inDrive === undefined || line.value === undefined || line.inDrive === line.value) return undefined
     return {
       severity: 'watch',
-      title: say`The drive listens to something else`,
-      says: say`It takes RUN from ${printSetting('commandSource', line.inDrive)}; the plan runs it from ${printSetting('commandSource', line.value)}.`,
+      title: message`The drive listens to something else`,
+      says: message`It takes RUN from ${printSetting('commandSource', line.inDrive)}; the plan runs it from ${printSetting('commandSource', line.value)}.`,
       why: 'Nothing will happen on RUN.',
       remedies: [
         {
-          label: say`Entered: ${printSetting('commandSource', line.value)}`,
-          patch: [set('settings.inDrive.commandSource', line.value)],
+          label: message`Entered: ${printSetting('commandSource', line.value)}`,
+          patch: [setSetting('inDrive', 'commandSource', line.value)],
         },
       ],
       path: 'settings.inDrive.commandSource',
@@ -74,7 +73,7 @@ export const settingFindings = [
     if (off.length === 0) return undefined
     return {
       severity: 'watch',
-      title: say`The drive differs from the card`,
+      title: message`The drive differs from the card`,
       says: [
         off
           .map(
@@ -85,7 +84,7 @@ export const settingFindings = [
       ],
       why: 'What the drive holds is what counts. Read every value back after entry.',
       remedies: [
-        { label: say`Entered as on the card`, patch: off.map((l) => set(`settings.inDrive.${l.id}`, l.value)) },
+        { label: message`Entered as on the card`, patch: off.map((l) => setSetting('inDrive', l.id, l.value)) },
       ],
     }
   }),

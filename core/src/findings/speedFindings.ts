@@ -1,12 +1,13 @@
-import { numberOf } from '../evaluate/figure'
-import type { Facts } from '../evaluate/facts'
-import type { PositionFacts } from '../evaluate/speedFacts'
-import { loadedSlip } from '../evaluate/motorFacts'
-import { speedAgainst, spindleLimits, type SpindleLimit } from '../evaluate/spindleLimits'
+import { numberOf } from '../facts/figure'
+import type { Facts } from '../facts/facts'
+import type { PositionFacts } from '../facts/spindle/speedFacts'
+import { loadedSlip } from '../facts/motor/motorFacts'
+import { speedAgainst, spindleLimits, type SpindleLimit } from '../facts/spindle/spindleLimits'
 import { set } from '../plan'
-import { amount, hertz, rpm, say } from '../quantities'
+import { amount, hertz, rpm, message } from '../quantities'
+import { hertzAtRpm, rpmAtHertz } from '../motor'
 import { wheelSpeed } from '../workholding'
-import { spindleAt } from '../speeds/spindleAt'
+import { spindleAt } from '../facts/spindle/spindleAt'
 import { judgement, type Remedy, type Verdict } from './finding'
 import { highestHertz } from './hertzPatch'
 
@@ -17,7 +18,7 @@ const BELT_STOP = 33
 /** Hertz at which an unloaded spindle reaches a speed on a position. */
 function hertzFor({ motor }: Facts, position: PositionFacts, spindleRpm: number): number | undefined {
   const [poles, ratio] = [numberOf(motor.poles), numberOf(position.speedRatio)]
-  return poles === undefined || ratio === undefined || ratio === 0 ? undefined : (spindleRpm * poles) / (120 * ratio)
+  return poles === undefined || ratio === undefined || ratio === 0 ? undefined : hertzAtRpm(spindleRpm / ratio, poles)
 }
 
 /** Whole hertz at which the spindle stays inside a limit. */
@@ -50,22 +51,22 @@ export const speedFindings = [
       if (top <= limit.rpm * 1.001 || limit.holder?.kind === 'wheel') return []
       const hz = hertzWithin(facts, position, limit)
       const spindleItself = limit.holder === undefined
-      const unmarked = say` carries no mark, so the machine’s original ${rpm(limit.rpm)} is its ceiling`
+      const unmarked = message` carries no mark, so the machine’s original ${rpm(limit.rpm)} is its ceiling`
       return [
         {
           severity: spindleItself ? 'watch' : 'stop',
           about: limit.holder?.id ?? `spindle-${i}`,
-          title: spindleItself ? say`Faster than the spindle was built for` : say`Too fast for ${limit.what}`,
-          says: say`On ${position.name} the spindle reaches ${rpm(top)}${limit.marked ? ' unloaded' : ''}; ${spindleItself ? say`it was built for ${rpm(limit.rpm)}` : limit.marked ? say`${limit.what} is marked ${rpm(limit.rpm)}` : say`${limit.what}${unmarked}`}.`,
+          title: spindleItself ? message`Faster than the spindle was built for` : message`Too fast for ${limit.what}`,
+          says: message`On ${position.name} the spindle reaches ${rpm(top)}${limit.marked ? ' unloaded' : ''}; ${spindleItself ? message`it was built for ${rpm(limit.rpm)}` : limit.marked ? message`${limit.what} is marked ${rpm(limit.rpm)}` : message`${limit.what}${unmarked}`}.`,
           why: spindleItself
             ? 'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.'
             : 'A chuck that is turned too fast lets go of its jaws or the work.',
           remedies:
             hz === undefined
               ? []
-              : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts.plan, hz) }],
+              : [{ label: message`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts.plan, hz) }],
           figures: [`position.${position.position.id}.unloadedTopRpm`],
-          path: limit.index === undefined ? 'survey.originalTopRpm' : `survey.holders.${limit.index}.markedRpm`,
+          path: 'settings.chosen.maximumHz',
         },
       ]
     })
@@ -80,7 +81,6 @@ export const speedFindings = [
       const limit = spindleLimits(facts.plan).find((l) => l.index === index)
       const top = limit ? speedAgainst(limit, unloaded, loadedSlip(facts.plan, facts.motor)) : unloaded
       const name = holder.name?.trim() || 'The wheel'
-      const path = `survey.holders.${index}.markedMPerS`
       const overRpm = holder.markedRpm !== undefined && top > holder.markedRpm
       const rim =
         holder.diameterMm === undefined
@@ -96,23 +96,23 @@ export const speedFindings = [
       if (!overRpm && !badRim) return []
       const hz = limit === undefined ? undefined : hertzWithin(facts, position, limit)
       const mark = unmarked
-        ? say`it carries no marking${facts.plan.survey.originalTopRpm === undefined ? ', and the machine’s original speed is not known' : say`, so the original ${rpm(facts.plan.survey.originalTopRpm)} is its ceiling`}`
+        ? message`it carries no marking${facts.plan.survey.originalTopRpm === undefined ? ', and the machine’s original speed is not known' : message`, so the original ${rpm(facts.plan.survey.originalTopRpm)} is its ceiling`}`
         : holder.markedMPerS !== undefined
-          ? say`it is marked ${amount('beltSpeed', holder.markedMPerS)}`
-          : say`it is marked ${rpm(holder.markedRpm ?? 0)}`
+          ? message`it is marked ${amount('beltSpeed', holder.markedMPerS)}`
+          : message`it is marked ${rpm(holder.markedRpm ?? 0)}`
       return [
         {
           severity: 'stop',
           about: holder.id,
-          title: say`${name} would run over its marked speed`,
-          says: say`At ${rpm(top)}${rim?.ok === true ? say` its rim runs ${amount('beltSpeed', rim.value.speedMPerS)}` : ''}; ${mark}.`,
+          title: message`${name} would run over its marked speed`,
+          says: message`At ${rpm(top)}${rim?.ok === true ? message` its rim runs ${amount('beltSpeed', rim.value.speedMPerS)}` : ''}; ${mark}.`,
           why: 'An over-sped wheel bursts. Nothing but its own marking says how fast it may turn.',
           remedies:
             hz === undefined
               ? []
-              : [{ label: say`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts.plan, hz) }],
+              : [{ label: message`Lower the highest hertz to ${hertz(hz)}`, patch: highestHertz(facts.plan, hz) }],
           figures: [`position.${position.position.id}.unloadedTopRpm`],
-          path,
+          path: 'settings.chosen.maximumHz',
         },
       ]
     })
@@ -129,20 +129,20 @@ export const speedFindings = [
           {
             severity: over ? 'stop' : 'watch',
             about: `${position.position.id}-${stageIndex}`,
-            title: say`The belt on ${position.name} runs ${over ? 'too fast' : 'near its limit'}`,
-            says: say`Belt ${stageIndex + 1} runs ${amount('beltSpeed', v)} at the highest hertz; iron pulleys are watched over ${amount('beltSpeed', BELT_WATCH)} and refused over ${amount('beltSpeed', BELT_STOP)}.`,
+            title: message`The belt on ${position.name} runs ${over ? 'too fast' : 'near its limit'}`,
+            says: message`Belt ${stageIndex + 1} runs ${amount('beltSpeed', v)} at the highest hertz; iron pulleys are watched over ${amount('beltSpeed', BELT_WATCH)} and refused over ${amount('beltSpeed', BELT_STOP)}.`,
             why: 'Grey-iron pulleys burst, and a belt lifts out of its grooves, at speed.',
             remedies:
               over && maxHz !== undefined
                 ? [
                     {
-                      label: say`Lower the highest hertz to ${hertz(Math.floor((maxHz * BELT_STOP) / v))}`,
+                      label: message`Lower the highest hertz to ${hertz(Math.floor((maxHz * BELT_STOP) / v))}`,
                       patch: highestHertz(facts.plan, Math.floor((maxHz * BELT_STOP) / v)),
                     },
                   ]
                 : [],
             figures: [speedMPerS.id],
-            path: `survey.positions.${position.index}.stages.${stageIndex}.driverMm`,
+            path: 'settings.chosen.maximumHz',
           },
         ]
       }),
@@ -157,7 +157,7 @@ export const speedFindings = [
       const edge = numberOf(below ? job.on.bottomRpm : job.on.topRpm) ?? 0
       const others = job.reachedOn
       const use = others.map((p): Remedy => ({
-        label: say`Use ${p.name} for it`,
+        label: message`Use ${p.name} for it`,
         patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)],
       }))
       const [first] = others
@@ -165,23 +165,22 @@ export const speedFindings = [
         {
           severity: 'watch',
           about: job.job.id,
-          title: say`${job.name} at ${rpm(wanted)} is out of reach on ${job.on.name}`,
-          says: say`${below ? 'Its slowest is' : 'Its fastest is'} ${rpm(edge)}. ${first ? say`${first.name} gives ${rpm(numberOf(first.bottomRpm) ?? 0)} to ${rpm(numberOf(first.topRpm) ?? 0)}.` : 'No other belt position reaches it.'}`,
+          title: message`${job.name} at ${rpm(wanted)} is out of reach on ${job.on.name}`,
+          says: message`${below ? 'Its slowest is' : 'Its fastest is'} ${rpm(edge)}. ${first ? message`${first.name} gives ${rpm(numberOf(first.bottomRpm) ?? 0)} to ${rpm(numberOf(first.topRpm) ?? 0)}.` : 'No other belt position reaches it.'}`,
           why: below
             ? 'Too fast for the work burns the tool, or is not safe to do.'
             : 'Too slow for the work leaves a poor finish and takes long.',
           remedies: [...use.slice(0, 2), ...(below ? [] : raise(facts, job.on, wanted))],
           figures: [`position.${job.on.position.id}.${below ? 'bottomRpm' : 'topRpm'}`, job.wantedRpm.id],
-          path: `survey.jobs.${job.index}.speedRpm`,
+          path: `survey.jobs.${job.index}.positionId`,
         },
       ]
     }),
   ),
 
   judgement('spindle.job-too-heavy', 'speeds', 'spindle', (facts) => {
-    const { torque, motor, plan, speeds } = facts
-    const poles = numberOf(motor.poles)
-    if (!torque || poles === undefined) return undefined
+    const { torque, speeds } = facts
+    if (!torque) return undefined
     return speeds.jobs.flatMap((job): Verdict[] => {
       const [wanted, asked] = [numberOf(job.wantedRpm), numberOf(job.torqueNm)]
       if (wanted === undefined || asked === undefined || !job.on || job.reach !== 'reached') return []
@@ -189,7 +188,7 @@ export const speedFindings = [
         const [speedRatio, efficiency] = [numberOf(position.speedRatio), numberOf(position.efficiency)]
         return speedRatio === undefined || efficiency === undefined
           ? undefined
-          : spindleAt(torque, poles, { speedRatio, efficiency }, wanted, asked)
+          : spindleAt(torque.curve, { speedRatio, efficiency }, wanted, asked)
       }
       const has = on(job.on)
       if (!has || (has.continuousNm !== undefined && has.continuousNm >= asked)) return []
@@ -201,18 +200,18 @@ export const speedFindings = [
           severity: moments ? 'note' : 'watch',
           about: job.job.id,
           title: moments
-            ? say`${job.name} is for moments only on ${job.on.name}`
-            : say`${job.name} is too heavy on ${job.on.name}`,
-          says: say`It asks ${amount('torque', asked)} at ${rpm(wanted)}; the spindle has ${has.continuousNm === undefined ? 'an amount not known' : amount('torque', has.continuousNm)} all day there, ${amount('torque', has.peakNm)} for moments.`,
+            ? message`${job.name} is for moments only on ${job.on.name}`
+            : message`${job.name} is too heavy on ${job.on.name}`,
+          says: message`It asks ${amount('torque', asked)} at ${rpm(wanted)}; the spindle has ${has.continuousNm === undefined ? 'an amount not known' : amount('torque', has.continuousNm)} all day there, ${amount('torque', has.peakNm)} for moments.`,
           why: moments
             ? 'Held on, the motor runs hot. Short cuts with rests are good.'
             : 'The motor stalls in the cut, and a stalled cut breaks tools.',
           remedies: stronger.slice(0, 2).map((p): Remedy => ({
-            label: say`Use ${p.name} for it`,
+            label: message`Use ${p.name} for it`,
             patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)],
           })),
           figures: [...(job.torqueNm ? [job.torqueNm.id] : []), job.wantedRpm.id],
-          path: `survey.jobs.${job.index}.${plan.survey.jobs[job.index]?.torqueNm === undefined ? 'depthMm' : 'torqueNm'}`,
+          path: `survey.jobs.${job.index}.positionId`,
         },
       ]
     })
@@ -228,10 +227,13 @@ export const speedFindings = [
     })
     return {
       severity: missed.length > 0 ? 'watch' : 'note',
-      title: missed.length > 0 ? say`The knob ends below the highest job` : say`The knob ends before the highest hertz`,
-      says: say`At the top of the knob the drive gives ${hertz(knobHz)}; the highest hertz is ${hertz(maxHz)}.${missed.length > 0 ? ` Missed: ${missed.map((j) => j.name).join(', ')}.` : ''}`,
+      title:
+        missed.length > 0
+          ? message`The knob ends below the highest job`
+          : message`The knob ends before the highest hertz`,
+      says: message`At the top of the knob the drive gives ${hertz(knobHz)}; the highest hertz is ${hertz(maxHz)}.${missed.length > 0 ? ` Missed: ${missed.map((j) => j.name).join(', ')}.` : ''}`,
       why: 'The drive scales the knob by a setting of its own. Until that is raised, everything runs slower than asked.',
-      remedies: [{ label: say`Scale the knob to ${hertz(maxHz)}`, patch: [set('controls.knobTopHz', undefined)] }],
+      remedies: [{ label: message`Scale the knob to ${hertz(maxHz)}`, patch: [set('controls.knobTopHz', undefined)] }],
       figures: ['controls.topHz'],
       path: 'controls.knobTopHz',
     }
@@ -243,12 +245,12 @@ export const speedFindings = [
       ? undefined
       : {
           severity: 'stop',
-          title: say`Lowest hertz over highest`,
-          says: say`Lowest is ${hertz(low)}, highest ${hertz(high)}.`,
+          title: message`Lowest hertz over highest`,
+          says: message`Lowest is ${hertz(low)}, highest ${hertz(high)}.`,
           why: 'The drive refuses it, or the knob does nothing.',
           remedies: [
             {
-              label: say`Take both from the plan again`,
+              label: message`Take both from the plan again`,
               patch: [
                 set('settings.chosen.minimumHz', undefined),
                 set('settings.chosen.maximumHz', undefined),
@@ -272,12 +274,12 @@ function raise(facts: Facts, position: PositionFacts, wantedRpm: number): Remedy
   ]
   if (hz === undefined || safe === undefined || poles === undefined || poles === 2) return []
   const needed = Math.ceil(hz / (facts.plan.drive.control === 'vector' ? 1 : 1 - slip))
-  const top = ((120 * needed) / poles) * (numberOf(position.speedRatio) ?? 0)
+  const top = rpmAtHertz(needed, poles) * (numberOf(position.speedRatio) ?? 0)
   const allowed =
-    (120 * needed) / poles <= safe &&
+    rpmAtHertz(needed, poles) <= safe &&
     needed <= (facts.plan.drive.maximumHz ?? Infinity) &&
     spindleLimits(facts.plan).every((l) => top <= l.rpm)
   return allowed && facts.plan.controls.knobTopHz === undefined
-    ? [{ label: say`Raise the highest hertz to ${hertz(needed)}`, patch: highestHertz(facts.plan, needed) }]
+    ? [{ label: message`Raise the highest hertz to ${hertz(needed)}`, patch: highestHertz(facts.plan, needed) }]
     : []
 }

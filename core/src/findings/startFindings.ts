@@ -1,9 +1,9 @@
-import type { Facts } from '../evaluate/facts'
-import { numberOf } from '../evaluate/figure'
-import { actingValue } from '../evaluate/settingsFacts'
-import { lowestSpindleLimit } from '../evaluate/spindleLimits'
+import type { Facts } from '../facts/facts'
+import { numberOf } from '../facts/figure'
+import { actingValue } from '../facts/settings/settingsFacts'
+import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import { set } from '../plan'
-import { rpm, say } from '../quantities'
+import { rpm, message } from '../quantities'
 import { judgement, type Verdict } from './finding'
 
 function startSpeed(facts: Facts): Verdict | undefined {
@@ -25,12 +25,12 @@ function startSpeed(facts: Facts): Verdict | undefined {
   return {
     severity: over ? 'stop' : 'watch',
     about: mode,
-    title: say`RUN starts it ${how}`,
-    says: say`${reaches === undefined ? 'How fast that is, is not known.' : say`That may be ${rpm(reaches)}.`}${limit ? say` ${limit.what.charAt(0).toUpperCase()}${limit.what.slice(1)} allows ${rpm(limit.rpm)}.` : ''}${slowest === undefined ? '' : say` The slowest job wants ${rpm(slowest)}.`}`,
+    title: message`RUN starts it ${how}`,
+    says: message`${reaches === undefined ? 'How fast that is, is not known.' : message`That may be ${rpm(reaches)}.`}${limit ? message` ${limit.what.charAt(0).toUpperCase()}${limit.what.slice(1)} allows ${rpm(limit.rpm)}.` : ''}${slowest === undefined ? '' : message` The slowest job wants ${rpm(slowest)}.`}`,
     why: 'After a change of chuck or work the old speed may be far too fast for the new one.',
     remedies: [
       {
-        label: say`Start from the lowest`,
+        label: message`Start from the lowest`,
         patch: [
           set('settings.chosen.startSpeed', undefined),
           set('settings.inDrive.startSpeed', mode === facts.plan.settings.inDrive.startSpeed ? 'lowest' : undefined),
@@ -48,12 +48,12 @@ function restart(facts: Facts): Verdict | undefined {
     return {
       severity: 'stop',
       about: 'setting',
-      title: say`It restarts by itself after a power cut`,
-      says: say`The drive is set to run again when the supply returns.`,
+      title: message`It restarts by itself after a power cut`,
+      says: message`The drive is set to run again when the supply returns.`,
       why,
       remedies: [
         {
-          label: say`Wait for a new RUN`,
+          label: message`Wait for a new RUN`,
           patch: [
             set('settings.chosen.restart', undefined),
             set('settings.inDrive.restart', plan.settings.inDrive.restart === undefined ? undefined : 'wait-for-run'),
@@ -63,14 +63,14 @@ function restart(facts: Facts): Verdict | undefined {
       path: 'settings.inDrive.restart',
     }
   if (plan.controls.runBy !== 'maintained') return undefined
-  const buttons = { label: say`Use start and stop buttons`, patch: [set('controls.runBy', 'momentary')] }
+  const buttons = { label: message`Use start and stop buttons`, patch: [set('controls.runBy', 'momentary')] }
   const lockout = plan.drive.lineStartLockout
   if (lockout === false)
     return {
       severity: 'stop',
       about: 'no-lockout',
-      title: say`It restarts by itself after a power cut`,
-      says: say`The switch stays at RUN and the drive has no line-start lockout.`,
+      title: message`It restarts by itself after a power cut`,
+      says: message`The switch stays at RUN and the drive has no line-start lockout.`,
       why,
       remedies: [buttons],
       path: 'controls.runBy',
@@ -79,11 +79,14 @@ function restart(facts: Facts): Verdict | undefined {
     return {
       severity: 'stop',
       about: 'unknown-lockout',
-      title: say`It may restart by itself after a power cut`,
-      says: say`The switch stays at RUN; whether the drive has line-start lockout is not known.`,
+      title: message`It may restart by itself after a power cut`,
+      says: message`The switch stays at RUN; whether the drive has line-start lockout is not known.`,
       why,
-      remedies: [{ label: say`It has lockout, and it is on`, patch: [set('drive.lineStartLockout', true)] }, buttons],
-      path: 'drive.lineStartLockout',
+      remedies: [
+        { label: message`It has lockout, and it is on`, patch: [set('drive.lineStartLockout', true)] },
+        buttons,
+      ],
+      path: 'controls.runBy',
     }
   return undefined
 }
@@ -95,12 +98,12 @@ export const startFindings = [
     if (runBy !== 'main-switch' && stopBy !== 'main-switch') return undefined
     return {
       severity: 'stop',
-      title: say`The main switch is used to run and stop`,
-      says: say`Switched off so, the spindle coasts; switched on, it may start by itself.`,
+      title: message`The main switch is used to run and stop`,
+      says: message`Switched off so, the spindle coasts; switched on, it may start by itself.`,
       why: 'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
       remedies: [
         {
-          label: say`Use start and stop buttons`,
+          label: message`Use start and stop buttons`,
           patch: [set('controls.runBy', 'momentary'), set('controls.stopBy', 'stop-button')],
         },
       ],

@@ -1,9 +1,9 @@
 import { planningValues } from '../data/planningValues'
-import type { Facts } from '../evaluate/facts'
-import { numberOf } from '../evaluate/figure'
-import { actingValue } from '../evaluate/settingsFacts'
+import type { Facts } from '../facts/facts'
+import { numberOf } from '../facts/figure'
+import { actingValue } from '../facts/settings/settingsFacts'
 import { set } from '../plan'
-import { newtonMetres, rpm, say, seconds } from '../quantities'
+import { newtonMetres, rpm, message, seconds } from '../quantities'
 import { unscrew } from '../workholding'
 import { judgement, type Verdict } from './finding'
 
@@ -18,11 +18,11 @@ function threadedNose(facts: Facts): Verdict | undefined {
   if (plan.survey.spindleNose !== 'threaded') return undefined
   const stopMode = actingValue(settings.lines, 'stopMode')
   const slower = (to: number) => ({
-    label: say`Set deceleration to ${seconds(to)}`,
+    label: message`Set deceleration to ${seconds(to)}`,
     patch: [set('settings.chosen.decelerationS', to), set('settings.inDrive.decelerationS', undefined)],
   })
   const coast = {
-    label: say`Let it coast instead`,
+    label: message`Let it coast instead`,
     patch: [set('settings.chosen.stopMode', 'coast'), set('settings.inDrive.stopMode', undefined)],
   }
   const why = 'The chuck runs on while the spindle stops, unscrews, and comes off turning.'
@@ -30,12 +30,12 @@ function threadedNose(facts: Facts): Verdict | undefined {
     return {
       severity: 'stop',
       about: 'dc',
-      title: say`A hard brake on a threaded nose`,
-      says: say`DC injection stops the spindle as hard as it can; what the chuck’s thread stands is ${plan.survey.seatTorqueNm === undefined ? 'not known' : say`${newtonMetres(plan.survey.seatTorqueNm)}`}.`,
+      title: message`A hard brake on a threaded nose`,
+      says: message`DC injection stops the spindle as hard as it can; what the chuck’s thread stands is ${plan.survey.seatTorqueNm === undefined ? 'not known' : message`${newtonMetres(plan.survey.seatTorqueNm)}`}.`,
       why,
       remedies: [
         {
-          label: say`Ramp down instead`,
+          label: message`Ramp down instead`,
           patch: [set('settings.chosen.stopMode', 'ramp'), set('settings.inDrive.stopMode', undefined)],
         },
       ],
@@ -50,8 +50,8 @@ function threadedNose(facts: Facts): Verdict | undefined {
   const result =
     inertiaKgM2 && top && stopSeconds > 0 ? unscrew.run({ inertiaKgM2, speedRpm: top, stopSeconds, seatNm }) : undefined
   const torque = result?.ok
-    ? say` ${holder?.name ?? ''} at ${rpm(top ?? 0)} pulls at its thread with ${newtonMetres(result.value.torqueNm)}.`
-    : say` Its pull at the thread is not known: the chuck’s size is missing.`
+    ? message` ${holder?.name ?? ''} at ${rpm(top ?? 0)} pulls at its thread with ${newtonMetres(result.value.torqueNm)}.`
+    : message` Its pull at the thread is not known: the chuck’s size is missing.`
   if (seatNm !== undefined && result?.ok) {
     const enough = Math.ceil((stopSeconds * result.value.torqueNm) / (seatNm / 2))
     return result.value.permitted
@@ -59,8 +59,8 @@ function threadedNose(facts: Facts): Verdict | undefined {
       : {
           severity: 'stop',
           about: 'measured',
-          title: say`The stop is too hard for the thread`,
-          says: say`In ${seconds(stopSeconds)}${torque} Half the measured ${newtonMetres(seatNm)} is the most.`,
+          title: message`The stop is too hard for the thread`,
+          says: message`In ${seconds(stopSeconds)}${torque} Half the measured ${newtonMetres(seatNm)} is the most.`,
           why,
           remedies: [slower(enough), coast],
           path: 'settings.chosen.decelerationS',
@@ -70,8 +70,8 @@ function threadedNose(facts: Facts): Verdict | undefined {
   return {
     severity: 'stop',
     about: 'unmeasured',
-    title: say`A hard stop on a threaded nose`,
-    says: say`The ramp is ${seconds(stopSeconds)} and the seating torque was never measured.${torque}`,
+    title: message`A hard stop on a threaded nose`,
+    says: message`The ramp is ${seconds(stopSeconds)} and the seating torque was never measured.${torque}`,
     why,
     remedies: [slower(PATIENT_STOP_S), coast],
     path: 'settings.chosen.decelerationS',
@@ -82,8 +82,8 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
   const { emergencyStop: fitted } = plan.controls
   const path = 'controls.emergencyStop'
   const remedies = [
-    { label: say`Plan safe torque off`, patch: [set(path, 'safe-torque-off')] },
-    { label: say`Plan a supply contactor`, patch: [set(path, 'contactor')] },
+    { label: message`Plan safe torque off`, patch: [set(path, 'safe-torque-off')] },
+    { label: message`Plan a supply contactor`, patch: [set(path, 'contactor')] },
   ]
   const coasts = 'How many seconds it then coasts is not known until it is timed.'
   switch (fitted) {
@@ -91,8 +91,8 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
       return {
         severity: 'stop',
         about: 'none',
-        title: say`No emergency stop`,
-        says: say`Nothing stops the spindle when the usual control cannot be reached or does not answer.`,
+        title: message`No emergency stop`,
+        says: message`Nothing stops the spindle when the usual control cannot be reached or does not answer.`,
         why: 'A hand caught by a machine cannot look for a small button.',
         remedies,
         path,
@@ -101,8 +101,8 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
       return {
         severity: 'watch',
         about: 'stop-input',
-        title: say`The mushroom is only a stop button`,
-        says: say`On an ordinary input the drive’s program decides whether and how it stops. ${coasts}`,
+        title: message`The mushroom is only a stop button`,
+        says: message`On an ordinary input the drive’s program decides whether and how it stops. ${coasts}`,
         why: 'It is an emergency stop only through safe torque off or a supply contactor (IEC 60204-1, ISO 13850). A ramp that trips on over-voltage becomes a coast.',
         remedies,
         path,
@@ -113,9 +113,9 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
         about: 'ramp-input',
         title:
           plan.survey.spindleNose === 'threaded'
-            ? say`A quick emergency ramp on a threaded nose`
-            : say`The mushroom ramps through the drive’s program`,
-        says: say`A quick ramp stops sooner than a coast while the drive can take the energy; where it trips on over-voltage, it becomes a coast. ${coasts}`,
+            ? message`A quick emergency ramp on a threaded nose`
+            : message`The mushroom ramps through the drive’s program`,
+        says: message`A quick ramp stops sooner than a coast while the drive can take the energy; where it trips on over-voltage, it becomes a coast. ${coasts}`,
         why:
           plan.survey.spindleNose === 'threaded'
             ? 'Stopped so hard, the chuck may unscrew and come off turning. Safe torque off lets it coast.'
@@ -127,8 +127,8 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
       return {
         severity: 'watch',
         about: 'coast-input',
-        title: say`The mushroom only lets it coast`,
-        says: say`It goes through the drive’s program and takes the drive off; the spindle runs on. ${coasts}`,
+        title: message`The mushroom only lets it coast`,
+        says: message`It goes through the drive’s program and takes the drive off; the spindle runs on. ${coasts}`,
         why: 'It is an emergency stop only through safe torque off or a supply contactor (IEC 60204-1, ISO 13850), and even then it does not make the drive safe to touch.',
         remedies,
         path,
@@ -138,8 +138,8 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
       return {
         severity: 'note',
         about: 'coasts',
-        title: say`The emergency stop coasts and does not isolate`,
-        says: say`It takes the torque away; the spindle runs on. ${coasts}`,
+        title: message`The emergency stop coasts and does not isolate`,
+        says: message`It takes the torque away; the spindle runs on. ${coasts}`,
         why: 'The drive stays live and charged. Work on it only dead: off, locked, waited, meter proved, measured, meter proved again.',
         path,
       }
@@ -156,12 +156,12 @@ export const stopFindings = [
     plan.controls.resetStarts === true
       ? {
           severity: 'stop',
-          title: say`Pulling the mushroom out starts the machine`,
-          says: say`Resetting an emergency stop must not start anything.`,
+          title: message`Pulling the mushroom out starts the machine`,
+          says: message`Resetting an emergency stop must not start anything.`,
           why: 'The person who resets it may not be the one who knows why it was pressed.',
           remedies: [
             {
-              label: say`Use start and stop buttons`,
+              label: message`Use start and stop buttons`,
               patch: [set('controls.runBy', 'momentary'), set('controls.resetStarts', false)],
             },
           ],
@@ -174,12 +174,12 @@ export const stopFindings = [
     plan.controls.stopBy === 'knob-zero'
       ? {
           severity: 'stop',
-          title: say`The knob at zero is not a stop`,
-          says: say`With the knob down the RUN command is still live${plan.controls.runLamp ? '' : ', and no lamp shows it'}.`,
+          title: message`The knob at zero is not a stop`,
+          says: message`With the knob down the RUN command is still live${plan.controls.runLamp ? '' : ', and no lamp shows it'}.`,
           why: 'A touch of the knob, or noise on its wire, turns the spindle.',
           remedies: [
             {
-              label: say`Plan a real stop and a run lamp`,
+              label: message`Plan a real stop and a run lamp`,
               patch: [set('controls.stopBy', 'stop-button'), set('controls.runLamp', true)],
             },
           ],
@@ -196,12 +196,12 @@ export const stopFindings = [
     plan.controls.reverseLocked !== true
       ? {
           severity: 'stop',
-          title: say`Reverse on a threaded nose without a lock`,
-          says: say`In reverse the cut itself unscrews the chuck.`,
+          title: message`Reverse on a threaded nose without a lock`,
+          says: message`In reverse the cut itself unscrews the chuck.`,
           why: 'Only a clamp or key made for it holds a threaded chuck in reverse.',
           remedies: [
-            { label: say`Leave reverse out`, patch: [set('controls.reverseWanted', false)] },
-            { label: say`The chuck is locked`, patch: [set('controls.reverseLocked', true)] },
+            { label: message`Leave reverse out`, patch: [set('controls.reverseWanted', false)] },
+            { label: message`The chuck is locked`, patch: [set('controls.reverseLocked', true)] },
           ],
           path: 'controls.reverseLocked',
         }

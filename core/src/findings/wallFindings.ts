@@ -1,17 +1,17 @@
-import { numberOf } from '../evaluate/figure'
+import { numberOf } from '../facts/figure'
 import { set } from '../plan'
-import { amount, amps, hertz, sameNominal, say, volts } from '../quantities'
-import { judgement } from './finding'
+import { amount, amps, hertz, sameNominal, message, volts } from '../quantities'
+import { judgement, type Verdict } from './finding'
 
 export const wallFindings = [
   judgement('wall.isolator-out-of-reach', 'survey', 'wall', ({ plan }) =>
     plan.supply.isolatorInReach === false
       ? {
           severity: 'stop',
-          title: say`No isolator within reach`,
-          says: say`The switch or plug that takes the power off cannot be reached from the machine.`,
+          title: message`No isolator within reach`,
+          says: message`The switch or plug that takes the power off cannot be reached from the machine.`,
           why: 'When something goes wrong the power must come off from where you stand, and it must be in sight while you work on it dead.',
-          remedies: [{ label: say`Plan an isolator within reach`, patch: [set('supply.isolatorInReach', true)] }],
+          remedies: [{ label: message`Plan an isolator within reach`, patch: [set('supply.isolatorInReach', true)] }],
           path: 'supply.isolatorInReach',
         }
       : undefined,
@@ -22,19 +22,19 @@ export const wallFindings = [
     if (inputA === undefined || breakerA === undefined || inputA <= breakerA) return undefined
     return {
       severity: 'stop',
-      title: say`The breaker is too small for full load`,
-      says: say`At full load the circuit must carry ${amps(inputA)}; the breaker is ${amps(breakerA)}.`,
+      title: message`The breaker is too small for full load`,
+      says: message`At full load the circuit must carry ${amps(inputA)}; the breaker is ${amps(breakerA)}.`,
       why: 'It will trip in a heavy cut. A bigger breaker is only right with a cable, plug and socket that carry as much.',
       figures: ['drive.inputA', 'drive.computedInputA'],
-      path: 'supply.breakerA',
+      path: 'drive.ratedInputA',
     }
   }),
 
-  judgement('wall.breaker', 'drive', 'wall', ({ plan, supply, drive, circuit }) => {
+  judgement('wall.breaker', 'drive', 'wall', ({ plan, supply, drive, branchCircuit }) => {
     const [inputA, breakerA, askedA] = [
       numberOf(drive.inputA),
       numberOf(supply.breakerA),
-      numberOf(circuit.protectionA),
+      numberOf(branchCircuit.protectionA),
     ]
     const manualA = plan.drive.manualProtectionA
     if (breakerA === undefined) return undefined
@@ -42,8 +42,8 @@ export const wallFindings = [
       return {
         severity: 'stop',
         about: 'over-manual',
-        title: say`The breaker is larger than the drive allows`,
-        says: say`The breaker is ${amps(breakerA)}; the manual’s largest is ${amps(manualA)}.`,
+        title: message`The breaker is larger than the drive allows`,
+        says: message`The breaker is ${amps(breakerA)}; the manual’s largest is ${amps(manualA)}.`,
         why: 'A fault in the drive then burns instead of tripping. It wants fuses or a breaker of its own between.',
         figures: ['supply.protectionA'],
         path: 'drive.manualProtectionA',
@@ -52,21 +52,21 @@ export const wallFindings = [
     return {
       severity: 'watch',
       about: 'tight',
-      title: say`The breaker has little in hand`,
-      says: say`Full load takes ${amps(inputA)}; with a quarter in hand the drive asks for ${amps(askedA)}, and the breaker is ${amps(breakerA)}.`,
+      title: message`The breaker has little in hand`,
+      says: message`Full load takes ${amps(inputA)}; with a quarter in hand the drive asks for ${amps(askedA)}, and the breaker is ${amps(breakerA)}.`,
       why: 'It may trip on a hot day or in a long heavy cut. A larger one is only right with cable, plug and socket that carry as much.',
       figures: ['supply.protectionA', 'drive.inputA'],
-      path: 'supply.breakerA',
+      path: 'drive.ratedInputA',
     }
   }),
 
-  judgement('wall.cable', 'drive', 'wall', ({ plan, circuit, supply, drive }) => {
-    const [needed, there] = [numberOf(circuit.cableMm2), plan.supply.cableMm2]
+  judgement('wall.cable', 'drive', 'wall', ({ plan, branchCircuit, supply, drive }) => {
+    const [needed, there] = [numberOf(branchCircuit.cableMm2), plan.supply.cableMm2]
     if (needed === undefined || there === undefined || there >= needed * 0.98) return undefined
     return {
       severity: 'stop',
-      title: say`The cable is too light`,
-      says: say`For a ${amps(numberOf(supply.breakerA) ?? numberOf(drive.inputA) ?? 0)} circuit of this length it must be ${amount('area', needed)}; there is ${amount('area', there)}.`,
+      title: message`The cable is too light`,
+      says: message`For a ${amps(numberOf(supply.breakerA) ?? numberOf(drive.inputA) ?? 0)} circuit of this length it must be ${amount('area', needed)}; there is ${amount('area', there)}.`,
       why: 'The single-phase side carries far more amps than the motor’s three. A light cable or extension lead runs hot where nobody looks.',
       figures: ['supply.neededMm2', 'supply.drop'],
       path: 'supply.cableMm2',
@@ -76,14 +76,14 @@ export const wallFindings = [
   judgement('wall.drive-input-volts', 'drive', 'wall', ({ plan }) => {
     const { voltageV, phases } = plan.supply
     const { inputVoltageV, input } = plan.drive
-    const verdicts = []
+    const verdicts: Verdict[] = []
     if (voltageV !== undefined && inputVoltageV !== undefined && !sameNominal(voltageV, inputVoltageV)) {
       const over = voltageV > inputVoltageV
       verdicts.push({
         severity: 'stop' as const,
         about: 'volts',
-        title: say`The drive is made for other volts`,
-        says: say`The wall gives ${volts(voltageV)}; the drive’s input is made for ${volts(inputVoltageV)}.`,
+        title: message`The drive is made for other volts`,
+        says: message`The wall gives ${volts(voltageV)}; the drive’s input is made for ${volts(inputVoltageV)}.`,
         why: over
           ? 'Too many volts break its capacitors at once.'
           : 'Too few volts: it trips on under-voltage or gives the motor too little.',
@@ -94,8 +94,8 @@ export const wallFindings = [
       verdicts.push({
         severity: 'note' as const,
         about: 'phases',
-        title: say`One phase of a three-phase wall`,
-        says: say`The drive takes one phase; it goes between a line and neutral, or two lines, whichever gives its volts.`,
+        title: message`One phase of a three-phase wall`,
+        says: message`The drive takes one phase; it goes between a line and neutral, or two lines, whichever gives its volts.`,
         why: 'Which two conductors it stands on decides its volts. Measure before connecting.',
         path: 'drive.input',
       })
@@ -107,8 +107,8 @@ export const wallFindings = [
     if (mains === undefined || (mains > 49 && mains < 51) || (mains > 59 && mains < 61)) return undefined
     return {
       severity: 'watch',
-      title: say`Unusual mains hertz`,
-      says: say`${hertz(mains)} is neither 50 nor 60.`,
+      title: message`Unusual mains hertz`,
+      says: message`${hertz(mains)} is neither 50 nor 60.`,
       why: 'Check it with the supplier: a generator or converter that runs off speed does this.',
       path: 'supply.frequencyHz',
     }

@@ -1,6 +1,6 @@
+import { driveSchema, fieldAt, isPlanPath, motorSchema, type PlanField } from '../plan'
 import { dimensionKind, type Dimension } from '../quantities'
-import { driveSchema, fieldAt, motorSchema, type PlanField } from '../plan'
-import { circuitSchema, type LibraryKind } from './libraryItem'
+import { branchCircuitSchema, type LibraryKind } from './libraryItem'
 
 /** One column of a library table: a field of the item, under its label with its unit. */
 export interface LibraryColumn {
@@ -11,29 +11,35 @@ export interface LibraryColumn {
   field: PlanField
 }
 
+/** Fields of any kind of motor, each once. */
+const motorKeys = [...new Set(motorSchema.options.flatMap(({ shape }) => Object.keys(shape)))]
+
 /** Where in a plan the fields of a kind are described. */
 const sections: Readonly<Record<LibraryKind, { at: string; keys: readonly string[] }>> = {
-  motor: { at: 'motor', keys: Object.keys(motorSchema.shape) },
-  // Its name is the item's own.
-  drive: { at: 'drive', keys: Object.keys(driveSchema.shape).filter((key) => key !== 'name') },
-  circuit: { at: 'supply', keys: Object.keys(circuitSchema.shape) },
+  motor: { at: 'motor', keys: motorKeys },
+  // Its name is the item's own; what is known of a brake resistor belongs to a machine.
+  drive: { at: 'drive', keys: Object.keys(driveSchema.shape).filter((key) => key !== 'name' && key !== 'resistor') },
+  circuit: { at: 'supply', keys: Object.keys(branchCircuitSchema.shape) },
 }
 
-const cache = new Map<LibraryKind, readonly LibraryColumn[]>()
-
-/** Every field of a kind as a column, in the order of its schema. Units in headings are metric, whoever reads. */
-export function libraryColumns(kind: LibraryKind): readonly LibraryColumn[] {
-  const known = cache.get(kind)
-  if (known) return known
+const columnsOf = (kind: LibraryKind): readonly LibraryColumn[] => {
   const { at, keys } = sections[kind]
-  const columns = keys.flatMap((key) => {
-    const field = fieldAt(`${at}.${key}`)
-    if (!field) return []
+  return keys.flatMap((key) => {
+    const path = `${at}.${key}`
+    if (!isPlanPath(path)) return []
+    const field = fieldAt(path)
     const unit = field.dimension ? unitOf(field.dimension) : ''
     return [{ key, unit, field, heading: unit === '' ? field.label : `${field.label} (${unit})` }]
   })
-  cache.set(kind, columns)
-  return columns
 }
 
 const unitOf = (dimension: Dimension): string => dimensionKind(dimension).shown.metric
+
+const columns: Readonly<Record<LibraryKind, readonly LibraryColumn[]>> = {
+  motor: columnsOf('motor'),
+  drive: columnsOf('drive'),
+  circuit: columnsOf('circuit'),
+}
+
+/** Every field of a kind as a column, in the order of its schema. Units in headings are metric, whoever reads. */
+export const libraryColumns = (kind: LibraryKind): readonly LibraryColumn[] => columns[kind]

@@ -112,7 +112,12 @@ function readLine(
   for (const { field, message } of faultsOf(checked.error, { kind, name, item })) {
     const key = field.replace(/^item\./, '')
     const column = libraryColumns(kind).find((c) => c.key === key)
-    faults.push({ field: `${line}, ${column?.field.label ?? (key === 'name' ? NAME : key)}`, message })
+    // The heading is known, so what is not known is that this kind of thing should have it.
+    const strange = column !== undefined && message === 'is not a key known here'
+    faults.push({
+      field: `${line}, ${column?.field.label ?? (key === 'name' ? NAME : key)}`,
+      message: strange ? `is nothing that this kind of ${kind} has here; leave the cell empty` : message,
+    })
   }
   return undefined
 }

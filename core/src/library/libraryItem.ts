@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { driveSchema, motorSchema, supplySchema } from '../plan'
 
 /** A circuit at the wall of the shop: what a plan's supply says of it, without what only one machine has. */
-export const circuitSchema = supplySchema.pick({
-  source: true,
-  sourceW: true,
-  sourceVA: true,
+export const branchCircuitSchema = supplySchema.pick({
+  supplyUnit: true,
+  supplyUnitW: true,
+  supplyUnitVA: true,
   wallVoltageV: true,
   wallBreakerA: true,
   calledAs: true,
@@ -20,7 +20,7 @@ export const circuitSchema = supplySchema.pick({
   laying: true,
 })
 
-export type Circuit = z.output<typeof circuitSchema>
+export type BranchCircuit = z.output<typeof branchCircuitSchema>
 
 const name = z.string().trim().min(1).max(80)
 
@@ -28,7 +28,7 @@ const name = z.string().trim().min(1).max(80)
 export const libraryItemSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('motor'), name, item: motorSchema }),
   z.strictObject({ kind: z.literal('drive'), name, item: driveSchema }),
-  z.strictObject({ kind: z.literal('circuit'), name, item: circuitSchema }),
+  z.strictObject({ kind: z.literal('circuit'), name, item: branchCircuitSchema }),
 ])
 
 export type LibraryItem = z.output<typeof libraryItemSchema>

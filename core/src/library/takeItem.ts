@@ -1,8 +1,7 @@
-import { takeDrive, takeMotor } from '../compare/takePlate'
-import { set, type Patch, type Plan } from '../plan'
+import { set, takeDrive, takeMotor, type Patch, type Plan } from '../plan'
 import type { LibraryItem } from './libraryItem'
 
-/** A motor or drive of the library; circuits are taken by `takeCircuit`. */
+/** A motor or drive of the library; circuits are taken by `takeBranchCircuit`. */
 export type PlateItem = Exclude<LibraryItem, { kind: 'circuit' }>
 
 /** Most that are held side by side. */
@@ -13,10 +12,10 @@ export const takeItem = (kept: PlateItem): Patch =>
   kept.kind === 'motor' ? takeMotor(kept.item) : takeDrive({ name: kept.name, ...kept.item })
 
 /** Puts a motor or drive of the library beside those that are thought of; undefined where no more fit. */
-export function putBeside(plan: Plan, { kind, name, item }: PlateItem, id: string): Patch | undefined {
-  const at = kind === 'motor' ? 'motors' : 'drives'
-  const there = plan.candidates[at]
-  return there.length < MOST_BESIDE
-    ? [set(`candidates.${at}`, [...there, { id, name, plate: kind === 'drive' ? { name, ...item } : item }])]
-    : undefined
+export function addCandidate({ candidates: { motors, drives } }: Plan, kept: PlateItem, id: string): Patch | undefined {
+  const { kind, name } = kept
+  if ((kind === 'motor' ? motors : drives).length >= MOST_BESIDE) return undefined
+  return kind === 'motor'
+    ? [set('candidates.motors', [...motors, { id, name, plate: kept.item }])]
+    : [set('candidates.drives', [...drives, { id, name, plate: { name, ...kept.item } }])]
 }

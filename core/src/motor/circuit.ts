@@ -1,20 +1,21 @@
 import { z } from 'zod'
-import { evenPoles, hertz } from '../rules/inputs'
+import { evenPolesInput, hertzInput } from '../rules/inputs'
+import { rpmAtHertz } from './synchronousSpeed'
 
-const ohms = (what: string) => z.number().gt(0).max(1e5).describe(`ohm, ${what}`)
+const ohms = z.number().gt(0).max(1e5)
 
 /** The T-circuit of an induction motor, per phase of the star equivalent, reactances at rated frequency (IEEE Std 112). */
 export const circuitSchema = z.strictObject({
-  r1Ohm: ohms('stator resistance'),
-  x1Ohm: ohms('stator leakage reactance'),
-  r2Ohm: ohms('rotor resistance, referred to the stator'),
-  x2Ohm: ohms('rotor leakage reactance, referred to the stator'),
-  xmOhm: ohms('magnetising reactance'),
-  ratedFrequencyHz: hertz('at which the reactances hold'),
-  poles: evenPoles,
+  r1Ohm: ohms,
+  x1Ohm: ohms,
+  r2Ohm: ohms,
+  x2Ohm: ohms,
+  xmOhm: ohms,
+  ratedFrequencyHz: hertzInput,
+  poles: evenPolesInput,
 })
 
-export type Circuit = z.output<typeof circuitSchema>
+export type EquivalentCircuit = z.output<typeof circuitSchema>
 
 /** A complex number; only what a circuit with five elements needs. */
 interface Complex {
@@ -44,7 +45,12 @@ export interface OperatingPoint {
 export const fieldSpeed = (frequencyHz: number, poles: number): number => (4 * Math.PI * frequencyHz) / poles
 
 /** Solves the circuit exactly at a line voltage, frequency and slip; slip 0 is an open rotor. */
-export function solveCircuit(c: Circuit, voltageV: number, frequencyHz: number, slip: number): OperatingPoint {
+export function solveCircuit(
+  c: EquivalentCircuit,
+  voltageV: number,
+  frequencyHz: number,
+  slip: number,
+): OperatingPoint {
   const rise = frequencyHz / c.ratedFrequencyHz
   const phaseV = voltageV / Math.sqrt(3)
   const stator: Complex = { re: c.r1Ohm, im: c.x1Ohm * rise }
@@ -62,12 +68,16 @@ export function solveCircuit(c: Circuit, voltageV: number, frequencyHz: number, 
     inputW: 3 * phaseV * current.re,
     airGapW,
     torqueNm: airGapW / fieldSpeed(frequencyHz, c.poles),
-    speedRpm: ((120 * frequencyHz) / c.poles) * (1 - slip),
+    speedRpm: rpmAtHertz(frequencyHz, c.poles) * (1 - slip),
   }
 }
 
 /** The most air-gap torque the circuit gives while motoring, and the slip at which it does (Thevenin's theorem, exact). */
-export function pullOut(c: Circuit, voltageV: number, frequencyHz: number): { torqueNm: number; slip: number } {
+export function pullOut(
+  c: EquivalentCircuit,
+  voltageV: number,
+  frequencyHz: number,
+): { torqueNm: number; slip: number } {
   const rise = frequencyHz / c.ratedFrequencyHz
   const stator: Complex = { re: c.r1Ohm, im: c.x1Ohm * rise }
   const magnetising: Complex = { re: 0, im: c.xmOhm * rise }

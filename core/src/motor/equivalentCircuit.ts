@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { typicalMotorEfficiency } from '../data/motorEfficiency'
-import { amps, evenPoles, gives, hertz, rpm, share, volts, watts } from '../rules/inputs'
+import { ampsInput, evenPolesInput, hertzInput, rpmInput, shareInput, voltsInput, wattsInput } from '../rules/inputs'
 import { Refusal, refuse, rule } from '../rules/rule'
 import { circuitSchema, fieldSpeed, solveCircuit } from './circuit'
+import { rpmAtHertz } from './synchronousSpeed'
 import { fitCircuit, ratedTorqueNm, type Aim, type PlateLoad } from './fitCircuit'
 
 /** Pull-out of a common motor, aimed at where the plate says nothing. */
@@ -14,19 +15,19 @@ const BEST_OF_SLIP = 0.975
 const SAME = 0.03
 const SAME_BREAKDOWN = 0.05
 
-const ratio = (what: string) => z.number().gt(1).max(12).describe(what)
+const ratio = z.number().gt(1).max(12)
 
 const input = z.strictObject({
-  powerW: watts('shaft power'),
-  voltageV: volts('between lines, for the connection the amps belong to'),
-  ratedFrequencyHz: hertz('on the plate'),
-  poles: evenPoles,
-  ratedSpeedRpm: rpm('full-load speed on the plate'),
-  currentA: amps('line current at full load'),
-  powerFactor: share('cos phi at full load').optional(),
-  efficiency: share('efficiency at full load').optional(),
-  breakdownRatio: ratio('pull-out torque over rated torque').optional(),
-  lockedRotorCurrentRatio: ratio('starting current over rated current').optional(),
+  powerW: wattsInput,
+  voltageV: voltsInput,
+  ratedFrequencyHz: hertzInput,
+  poles: evenPolesInput,
+  ratedSpeedRpm: rpmInput,
+  currentA: ampsInput,
+  powerFactor: shareInput.optional(),
+  efficiency: shareInput.optional(),
+  breakdownRatio: ratio.optional(),
+  lockedRotorCurrentRatio: ratio.optional(),
 })
 
 type Plate = z.output<typeof input>
@@ -78,39 +79,20 @@ function powerFactorOf(plate: Plate, slip: number): number | Refusal {
 /** A circuit that behaves as the plate says; the plate does not say all, so the rest is typical. */
 export const equivalentCircuit = rule({
   id: 'motor.equivalent-circuit',
-  title: 'Equivalent circuit from the plate',
   input,
   output: z.object({
     circuit: circuitSchema,
-    rotationalLossW: gives(
-      'W',
-      'friction, windage and stray: air-gap torque less this over shaft speed is shaft torque',
-    ),
-    breakdownRatio: gives('ratio', 'pull-out over rated shaft torque of this circuit'),
-    residuals: z
-      .object({
-        torque: z.number(),
-        current: z.number(),
-        breakdown: z.number().optional(),
-        lockedRotorCurrent: z.number().optional(),
-      })
-      .describe('what the circuit gives over what the plate says, less one'),
+    rotationalLossW: z.number(),
+    breakdownRatio: z.number(),
+    residuals: z.object({
+      torque: z.number(),
+      current: z.number(),
+      breakdown: z.number().optional(),
+      lockedRotorCurrent: z.number().optional(),
+    }),
   }),
-  formula:
-    'R1 from the losses left by the slip; for each leakage X1 = X2 the R2 and Xm that meet amps, cos phi and slip exactly; the leakage that meets the pull-out (or starting current), 2.5 where the plate is silent',
-  source:
-    'IEEE Std 112 (equivalent circuit); X1 = X2, the split of losses and the pull-out where not printed are planning values',
-  example: {
-    powerW: 1500,
-    voltageV: 230,
-    ratedFrequencyHz: 50,
-    poles: 4,
-    ratedSpeedRpm: 1420,
-    currentA: 6,
-    powerFactor: 0.8,
-  },
   compute: (plate) => {
-    const synchronousRpm = (120 * plate.ratedFrequencyHz) / plate.poles
+    const synchronousRpm = rpmAtHertz(plate.ratedFrequencyHz, plate.poles)
     const slip = 1 - plate.ratedSpeedRpm / synchronousRpm
     if (slip <= 0)
       return refuse(

@@ -1,4 +1,4 @@
-import { fieldSpeed, pullOut, solveCircuit, type Circuit } from './circuit'
+import { fieldSpeed, pullOut, solveCircuit, type EquivalentCircuit } from './circuit'
 
 /** What a plate says once efficiency and power factor are settled. */
 export interface PlateLoad {
@@ -17,7 +17,7 @@ const ROTATIONAL_SHARE = 0.4
 const STEPS = 400
 
 export interface Fit {
-  circuit: Circuit
+  circuit: EquivalentCircuit
   rotationalLossW: number
   breakdownRatio: number
 }
@@ -45,7 +45,7 @@ function splitLosses({
  * and slip: the rotor branch takes the real part of what is left behind the stator, the magnetising
  * reactance the rest. Undefined where none does.
  */
-function circuitWith(x: number, plate: PlateLoad, r1Ohm: number): Circuit | undefined {
+function circuitWith(x: number, plate: PlateLoad, r1Ohm: number): EquivalentCircuit | undefined {
   const { voltageV, currentA, powerFactor, slip, ratedFrequencyHz, poles } = plate
   const impedance = voltageV / (Math.sqrt(3) * currentA)
   const re = impedance * powerFactor - r1Ohm
@@ -68,7 +68,7 @@ export const ratedTorqueNm = ({ powerW, ratedFrequencyHz, poles, slip }: PlateLo
 export type Aim = { breakdownRatio: number } | { lockedRotorCurrentRatio: number }
 
 interface Candidate {
-  circuit: Circuit
+  circuit: EquivalentCircuit
   /** How far from the aim. */
   off: number
   share: number
@@ -86,8 +86,8 @@ export function fitCircuit(plate: PlateLoad, aim: Aim): Fit | undefined {
   if (!losses) return undefined
   const { r1Ohm, rotationalLossW } = losses
   const torque = ratedTorqueNm(plate)
-  const breakdown = (c: Circuit) => pullOut(c, plate.voltageV, plate.ratedFrequencyHz).torqueNm / torque
-  const miss = (c: Circuit): number =>
+  const breakdown = (c: EquivalentCircuit) => pullOut(c, plate.voltageV, plate.ratedFrequencyHz).torqueNm / torque
+  const miss = (c: EquivalentCircuit): number =>
     'breakdownRatio' in aim
       ? breakdown(c) - aim.breakdownRatio
       : solveCircuit(c, plate.voltageV, plate.ratedFrequencyHz, 1).currentA / plate.currentA -

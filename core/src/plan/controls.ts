@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { choice, quantity, yesNo } from './field'
+import { choice, on, quantity, yesNo } from './field'
 
 export const runControls = {
   momentary: 'Start and stop buttons',
@@ -45,14 +45,18 @@ export const controlsSchema = z.strictObject({
   runLamp: yesNo('Lamp that shows RUN'),
   reference: choice('Speed from', references),
   knobMode: choice('Knob reads as', knobModes),
-  knobTopHz: quantity(
-    'frequency',
-    'Hertz at the top of the knob',
-    1,
-    1500,
-    'Where it was measured to end below the highest hertz',
+  knobTopHz: on(
+    'speeds',
+    quantity(
+      'frequency',
+      'Hertz at the top of the knob',
+      1,
+      1500,
+      'Where it was measured to end below the highest hertz',
+    ),
   ),
   remoteKeypad: yesNo('Keypad to go on a lead'),
+  stopsPerHour: on('drive', quantity('number', 'Stops an hour', 0, 3600, 'What a brake resistor must take')),
   thermistorWired: yesNo('Thermistor or thermal switch in the winding'),
   reverseWanted: yesNo('Runs in reverse too'),
   reversesOften: yesNo('Reverses all the time', 'Tapping, shaping: many times an hour'),

@@ -31,7 +31,3 @@ export function readConversionFile(document: unknown): Outcome<Plan> {
   ]
   return read.ok && faults.length === 0 ? read : { ok: false, faults }
 }
-
-/** JSON Schema (2020-12) of the conversion file. */
-export const conversionJsonSchema = (): Record<string, unknown> =>
-  z.toJSONSchema(conversionFileSchema, { target: 'draft-2020-12' })

@@ -1,10 +1,10 @@
 import { printQuantity, type UnitSystem } from '../quantities'
-import { fieldAt, type PlanPath } from './fieldAt'
+import { fieldAt, isPlanPath, type PlanField } from './fieldAt'
 import type { Plan } from './plan'
 
 /** One thing that differs between two plans, in words. */
 export interface Difference {
-  path: PlanPath
+  path: string
   label: string
   before: string
   after: string
@@ -19,7 +19,7 @@ export const planDifference = (before: Plan, after: Plan, system: UnitSystem = '
 function compare(
   before: unknown,
   after: unknown,
-  path: PlanPath,
+  path: string,
   trail: readonly string[],
   system: UnitSystem,
 ): Difference[] {
@@ -40,6 +40,9 @@ function compare(
   })
 }
 
+/** What the schema says of a path; items of a list have paths of their own. */
+const fieldOf = (path: string): PlanField | undefined => (isPlanPath(path) ? fieldAt(path) : undefined)
+
 const isBranch = (value: unknown): value is object => typeof value === 'object' && value !== null
 
 const sections: Record<string, string> = {
@@ -50,7 +53,7 @@ const sections: Record<string, string> = {
   motor: 'Motor',
   checks: 'Bench checks',
   drive: 'Drive',
-  mount: 'Where the drive hangs',
+  installation: 'Where the drive hangs',
   candidates: 'Thought of',
   plate: 'plate',
   controls: 'Controls',
@@ -61,17 +64,17 @@ const sections: Record<string, string> = {
 }
 
 /** A list item is called by its name; a section by its stage; a field by its label. */
-function labelOf(path: PlanPath, key: string, left: unknown, right: unknown): string {
+function labelOf(path: string, key: string, left: unknown, right: unknown): string {
   if (/^\d+$/.test(key)) {
     const item = isBranch(right) ? right : left
     const name: unknown = isBranch(item) ? Reflect.get(item, 'name') : undefined
     return typeof name === 'string' && name !== '' ? name : String(Number(key) + 1)
   }
-  return sections[key] ?? fieldAt(path)?.label ?? key
+  return sections[key] ?? fieldOf(path)?.label ?? key
 }
 
-function printValue(path: PlanPath, value: unknown, system: UnitSystem): string {
-  const field = fieldAt(path)
+function printValue(path: string, value: unknown, system: UnitSystem): string {
+  const field = fieldOf(path)
   if (value === undefined) return NOTHING
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'number')

@@ -36,7 +36,20 @@ export const driveSchema = z.strictObject({
   manualProtectionA: quantity('current', 'Largest fuse or breaker, by the manual', 1, 400),
   brakeChopper: yesNo('Has a brake chopper', 'Terminals for a brake resistor'),
   minimumOhm: quantity('resistance', 'Smallest brake resistor, by the manual', 1, 5000),
-  resistorFitted: yesNo('A brake resistor is fitted'),
+  resistor: z
+    .strictObject({
+      ohm: quantity('resistance', 'Ohms', 1, 5000),
+      ratedW: quantity('power', 'Watts all day', 5, 100_000, 'As printed on it'),
+      peakW: quantity(
+        'power',
+        'Watts for moments',
+        10,
+        1_000_000,
+        'What it takes for a few seconds, from its data sheet',
+      ),
+    })
+    .optional()
+    .meta({ label: 'Brake resistor, fitted' }),
   control: choice('Motor control', driveModes),
   maximumHz: quantity('frequency', 'Highest hertz it can give', 50, 1500),
   lineStartLockout: yesNo(

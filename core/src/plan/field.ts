@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Dimension } from '../quantities'
+import type { StageId } from '../stages/stages'
 
 /**
  * Pieces of the plan's schema. Each carries its label, dimension, limits and help, so that the
@@ -13,7 +14,12 @@ export interface FieldMeta {
   options?: Readonly<Record<string, string>>
   /** One line of help: where to find it, or why it is asked. */
   help?: string
+  /** Stage of the work on which it is typed, where that is not its section's. */
+  stage?: StageId
 }
+
+/** The same field or section, typed on a stage of its own. What stands in a section is on the section's stage unless it says another. */
+export const on = <S extends z.ZodType>(stage: StageId, schema: S): S => schema.meta({ stage })
 
 /** What tells one item of a list from the others; short, and never used again. */
 export const id = z.string().min(1).max(40)

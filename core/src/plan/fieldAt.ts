@@ -1,57 +1,166 @@
 import { z } from 'zod'
+import type { StageId } from '../stages/stages'
 import type { FieldMeta } from './field'
 import { planSchema } from './plan'
-
-/** A plan path as text, `survey.positions.0.name`; digits are indices. */
-export type PlanPath = string
+import type { PlanPath } from './planPath'
 
 /** A field's words and limits, found in the plan's schema. */
 export interface PlanField extends FieldMeta {
   schema: z.ZodType
   min?: number
   max?: number
+  /** The stage of the work on which it is typed: its own, or its section's. */
+  stage: StageId
 }
 
-const cache = new Map<PlanPath, PlanField>()
-
-/** The schema's description of the field at a path; undefined where the schema has no such field. */
-export function fieldAt(path: PlanPath): PlanField | undefined {
-  const known = cache.get(path)
-  if (known !== undefined) return known
-  // The items of a list are alike, so one description serves every index.
-  const key = path.replace(/\.\d+/g, '.0')
-  const field = cache.get(key) ?? describe(key)
-  if (field) cache.set(key, field).set(path, field)
+/** Where kinds of one thing have a field each, it is described for all of them together: the widest limits, every choice. */
+export const fieldAt = (path: PlanPath): PlanField => {
+  const field = fields.get(path) ?? fields.get(patternOf(path))
+  if (!field) throw new Error(`The plan has no field ${path}`)
   return field
 }
 
-function describe(path: PlanPath): PlanField | undefined {
+/** Whether a text from outside, such as a stored draft's, names a field of the plan. */
+export const isPlanPath = (text: string): text is PlanPath => fields.has(patternOf(text))
+
+const patternOf = (path: string): string => path.replace(/\.\d+/g, '.0')
+
+/** Every path of the plan, of lists the path into their first item. */
+export const planPaths = (): PlanPath[] => [...fields.keys()] as PlanPath[]
+
+/** The schema at a path as the kinds of thing in this document have it; undefined where a kind does not have it. */
+export function schemaIn(document: unknown, path: string): z.core.$ZodType | undefined {
   let schema: z.core.$ZodType | undefined = planSchema
-  let label: Partial<FieldMeta> | undefined
+  let at: unknown = document
   for (const step of path.split('.')) {
-    schema = stepInto(schema, step)
-    if (!schema) return undefined
-    label = z.globalRegistry.get(schema) as Partial<FieldMeta> | undefined
+    schema = stepInto(schema, step, at)
+    at = under(at, step)
   }
-  const inner = unwrap(schema)
-  const field: PlanField = { label: label?.label ?? path, schema: schema as z.ZodType }
-  if (label?.dimension) field.dimension = label.dimension
-  if (label?.options) field.options = label.options
-  if (label?.help) field.help = label.help
-  if (inner instanceof z.ZodNumber) {
-    if (inner.minValue !== null) field.min = inner.minValue
-    if (inner.maxValue !== null) field.max = inner.maxValue
-  }
-  return field
+  return schema && unwrap(schema) instanceof z.ZodUnion ? unwrap(schema) : schema
 }
+
+/** Whether the kind of thing in this document has the field; asked for every field at every key, so from a table. */
+export function hasField(document: unknown, path: PlanPath): boolean {
+  const conditions = kindsThatHave.get(path) ?? kindsThatHave.get(patternOf(path))
+  return (
+    conditions === undefined ||
+    conditions.every(({ depth, kinds }) => {
+      const thing = path.split('.').slice(0, depth).reduce(under, document)
+      return kinds.has(under(thing, 'kind'))
+    })
+  )
+}
+
+/** The field as the kind of thing in this document has it; undefined where that kind does not have it. */
+export function fieldIn(document: unknown, path: PlanPath): PlanField | undefined {
+  const schema = schemaIn(document, path)
+  return schema && { ...fieldAt(path), ...describe(schema) }
+}
+
+/** What stands under a key, where the value is of a kind to have keys. */
+const under = (value: unknown, key: string): unknown =>
+  typeof value === 'object' && value !== null ? (Reflect.get(value, key) as unknown) : undefined
 
 const unwrap = (schema: z.core.$ZodType): z.core.$ZodType =>
   schema instanceof z.ZodOptional ? unwrap(schema.unwrap()) : schema
 
-function stepInto(schema: z.core.$ZodType | undefined, step: string): z.core.$ZodType | undefined {
+type Shape = Readonly<Record<string, z.ZodType>>
+
+const optionsOf = (union: z.ZodUnion): Shape[] =>
+  union.options.flatMap((o) => (o instanceof z.ZodObject ? [o.shape as Shape] : []))
+
+const discriminatorOf = (union: z.ZodUnion): string | undefined =>
+  union instanceof z.ZodDiscriminatedUnion ? union.def.discriminator : undefined
+
+/** One step into a schema, by the kind that the document has there. */
+function stepInto(schema: z.core.$ZodType | undefined, step: string, document: unknown): z.core.$ZodType | undefined {
   if (!schema) return undefined
   const at = unwrap(schema)
-  if (at instanceof z.ZodObject) return (at.shape as Record<string, z.core.$ZodType>)[step]
-  if (at instanceof z.ZodArray && /^\d+$/.test(step)) return at.element
-  return undefined
+  if (at instanceof z.ZodObject) return (at.shape as Shape)[step]
+  if (at instanceof z.ZodArray) return /^\d+$/.test(step) ? at.element : undefined
+  if (!(at instanceof z.ZodUnion)) return undefined
+  const discriminator = discriminatorOf(at)
+  if (discriminator === undefined || discriminator === step) return together(optionsOf(at), step)
+  const kind = under(document, discriminator)
+  return optionsOf(at).find((shape) => shape[discriminator]?.safeParse(kind).success)?.[step]
+}
+
+/** What any of several kinds may hold under a key. */
+function together(shapes: readonly Shape[], key: string): z.ZodType | undefined {
+  const [first, ...others] = [...new Set(shapes.flatMap((shape) => shape[key] ?? []))]
+  return first && others.length > 0 ? z.union([first, ...others]).optional() : first
+}
+
+/** Words and limits of one schema; of the kinds of a union the widest. */
+function describe(schema: z.core.$ZodType): Omit<PlanField, 'stage' | 'label'> & Partial<PlanField> {
+  const inner = unwrap(schema)
+  const own = z.globalRegistry.get(schema) as Partial<PlanField> | undefined
+  const field: Omit<PlanField, 'stage' | 'label'> & Partial<PlanField> = { ...own, schema: schema as z.ZodType }
+  if (inner instanceof z.ZodNumber) {
+    if (inner.minValue !== null) field.min = inner.minValue
+    if (inner.maxValue !== null) field.max = inner.maxValue
+  }
+  if (!(inner instanceof z.ZodUnion) || discriminatorOf(inner) !== undefined) return field
+  const widest = inner.options.map(describe).reduce((a, b) => ({
+    ...b,
+    ...a,
+    ...(a.options && b.options ? { options: { ...a.options, ...b.options } } : {}),
+    ...(a.min === undefined || b.min === undefined ? {} : { min: Math.min(a.min, b.min) }),
+    ...(a.max === undefined || b.max === undefined ? {} : { max: Math.max(a.max, b.max) }),
+  }))
+  return { ...widest, ...field }
+}
+
+/** Every field by its path, the items of a list as the first of them. */
+const fields: ReadonlyMap<string, PlanField> = new Map(
+  [...everyField(planSchema, '', undefined)].map(([path, field]): [string, PlanField] => [path, field]),
+)
+
+/** Where a path leads through a thing that comes in kinds: how many steps down it lies, and which kinds have the next. */
+interface KindCondition {
+  depth: number
+  kinds: ReadonlySet<unknown>
+}
+
+const kindsThatHave: ReadonlyMap<string, readonly KindCondition[]> = new Map(
+  [...fields.keys()].flatMap((path): [string, KindCondition[]][] => {
+    const steps = path.split('.')
+    const conditions = steps.flatMap((step, depth): KindCondition[] => {
+      const parent = depth === 0 ? planSchema : fields.get(steps.slice(0, depth).join('.'))?.schema
+      const union = parent && unwrap(parent)
+      if (!(union instanceof z.ZodDiscriminatedUnion)) return []
+      const shapes = optionsOf(union)
+      const having = shapes.filter((shape) => step in shape)
+      return having.length === shapes.length ? [] : [{ depth, kinds: new Set(having.flatMap(kindsOf)) }]
+    })
+    return conditions.length === 0 ? [] : [[path, conditions]]
+  }),
+)
+
+/** The kinds that a shape stands for; unnamed too where its kind may be left out. */
+function kindsOf(shape: Shape): unknown[] {
+  const kind = shape['kind']
+  if (kind instanceof z.ZodOptional) return [undefined, ...kindsOf({ kind: kind.unwrap() as z.ZodType })]
+  if (kind instanceof z.ZodLiteral) return [...kind.values]
+  return kind instanceof z.ZodEnum ? kind.options : []
+}
+
+function* everyField(
+  schema: z.core.$ZodType,
+  path: string,
+  stage: StageId | undefined,
+): Generator<[string, PlanField]> {
+  const found = describe(schema)
+  const here = found.stage ?? stage
+  if (path !== '') yield [path, { label: path, stage: here ?? 'survey', ...found }]
+  const at = unwrap(schema)
+  const inside = (step: string, inner: z.core.$ZodType | undefined) =>
+    inner ? everyField(inner, path === '' ? step : `${path}.${step}`, here) : []
+  if (at instanceof z.ZodArray) yield* inside('0', at.element)
+  else if (at instanceof z.ZodObject)
+    for (const [key, inner] of Object.entries<z.core.$ZodType>(at.shape)) yield* inside(key, inner)
+  else if (at instanceof z.ZodUnion) {
+    const shapes = optionsOf(at)
+    for (const key of new Set(shapes.flatMap(Object.keys))) yield* inside(key, together(shapes, key))
+  }
 }

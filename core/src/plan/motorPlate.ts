@@ -1,16 +1,20 @@
 import { z } from 'zod'
-import { choice, count, quantity, words } from './field'
+import type { AllKeys } from './allKeys'
+import { asKind } from './asKind'
+import { choice, count, on, quantity, words, yesNo } from './field'
 
 export const motorKinds = {
-  'three-phase': 'Three-phase',
-  'two-speed': 'Two-speed',
-  'one-winding': 'Two-speed, one winding used',
+  induction: 'Three-phase',
+  'pole-changing': 'Two-speed',
   'high-frequency': 'High-frequency',
   'single-phase': 'Single-phase',
   universal: 'Universal',
   dc: 'DC',
-  stepper: 'Stepper',
+  brushless: 'Brushless',
+  servo: 'Stepper or servo',
 } as const
+
+export type MotorKind = keyof typeof motorKinds
 
 export const leadCounts = {
   '3': '3 leads',
@@ -69,12 +73,15 @@ export const windingAges = {
 
 export const insulationClasses = { A: 'A', E: 'E', B: 'B', F: 'F', H: 'H' } as const
 
-/** The nameplate. The lower voltage is delta or parallel, the higher star or series. */
-export const motorSchema = z.strictObject({
-  kind: choice('Kind of motor', motorKinds),
+/** Least volts of a winding that a drive feeds, and of a motor that has a driver of its own or a low-voltage plate. */
+const MAINS_V = 20
+const LOW_V = 5
+
+/** What a nameplate prints, whatever the kind. The lower voltage is delta or parallel, the higher star or series. */
+const plate = (leastV: number) => ({
   powerW: quantity('power', 'Power', 10, 75_000),
-  lowVoltageV: quantity('voltage', 'Volts', 20, 725),
-  highVoltageV: quantity('voltage', 'Higher volts', 20, 1200),
+  lowVoltageV: quantity('voltage', 'Volts', leastV, 725),
+  highVoltageV: quantity('voltage', 'Higher volts', leastV, 1200),
   lowVoltageA: quantity('current', 'Amps', 0.05, 500),
   highVoltageA: quantity('current', 'Amps at the higher volts', 0.05, 500),
   ratedFrequencyHz: quantity('frequency', 'Hertz', 10, 1500),
@@ -86,8 +93,13 @@ export const motorSchema = z.strictObject({
   ...motorSizeFields,
   enclosure: words('Enclosure', 20, 'IP55, TEFC, ODP ...'),
   insulationClass: choice('Insulation class', insulationClasses),
-  breakdownRatio: quantity('number', 'Pull-out over rated torque', 1.1, 6, 'Ma/Mn or BDT, from the data sheet'),
   maximumRpm: quantity('speed', 'Highest speed on the plate', 50, 120_000, 'Only where the plate prints one'),
+  price: quantity('money', 'Price', 0, 1_000_000, 'In your own money'),
+})
+
+/** What a drive needs to know of a motor that it feeds, beyond the plate. */
+const onDrive = {
+  breakdownRatio: quantity('number', 'Pull-out over rated torque', 1.1, 6, 'Ma/Mn or BDT, from the data sheet'),
   inverterDutyRatio: quantity(
     'number',
     'Constant-torque range',
@@ -96,7 +108,7 @@ export const motorSchema = z.strictObject({
     'The 10 of "10:1 CT", where the plate says so',
   ),
   cooling: choice('Cooling', coolings),
-  rotorKgM2: quantity('inertia', 'Inertia of the rotor', 1e-6, 10, 'From the data sheet'),
+  rotorKgM2: on('speeds', quantity('inertia', 'Inertia of the rotor', 1e-6, 10, 'From the data sheet')),
   leads: choice('Leads in the box', leadCounts),
   connection: choice('Links as they are', connections),
   winding: choice(
@@ -104,8 +116,49 @@ export const motorSchema = z.strictObject({
     windingAges,
     'Old ones stand about 1000 V of peak, those made for drives 3.1 times the plate',
   ),
-  price: quantity('money', 'Price', 0, 1_000_000, 'In your own money'),
-})
+}
+
+const kindMeta = choice('Kind of motor', motorKinds).meta() ?? {}
+
+const kind = <K extends MotorKind>(value: K) => z.literal(value).meta(kindMeta)
+
+/**
+ * The motor, by its kind. One that does not say its kind yet is held as an induction motor is. Kinds that no drive
+ * of this product feeds are held by their plate alone.
+ */
+export const motorSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: kind('induction').optional().meta(kindMeta), ...plate(MAINS_V), ...onDrive }),
+  z.strictObject({ kind: kind('high-frequency'), ...plate(MAINS_V), ...onDrive }),
+  z.strictObject({
+    kind: kind('pole-changing'),
+    ...plate(MAINS_V),
+    ...onDrive,
+    oneWinding: yesNo('One winding used', 'The other left open; the plate is that winding’s own'),
+  }),
+  z.strictObject({ kind: kind('single-phase'), ...plate(MAINS_V) }),
+  z.strictObject({ kind: kind('universal'), ...plate(LOW_V) }),
+  z.strictObject({
+    kind: kind('dc'),
+    ...plate(LOW_V),
+    fieldVoltageV: quantity('voltage', 'Field volts', 1, 725, 'Of a wound field'),
+    fieldCurrentA: quantity('current', 'Field amps', 0.01, 100),
+  }),
+  z.strictObject({ kind: kind('brushless'), ...plate(LOW_V) }),
+  z.strictObject({ kind: kind('servo'), ...plate(LOW_V) }),
+])
+
+/** What is known of a motor. What its kind does not have reads as unknown. */
+export type MotorPlate = AllKeys<z.output<typeof motorSchema>>
+
+/** Every key that a motor of some kind may have. */
+export type MotorKey = keyof MotorPlate
+
+/** The same motor as another kind: what both kinds have stays, what the new one does not have goes. */
+export const motorOfKind = (motor: MotorPlate, to: MotorKind | undefined): MotorPlate => asKind(motorSchema, motor, to)
+
+/** The motor with other links; its kind must be one that has links. */
+export const motorWith = (motor: MotorPlate, links: { connection: Connection }): MotorPlate =>
+  asKind(motorSchema, { ...motor, ...links }, motor.kind)
 
 /** The motor that stands in the machine now: what the new one must fit. */
 export const oldMotorSchema = z.strictObject({

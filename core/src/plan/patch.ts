@@ -1,5 +1,5 @@
-import type { PlanPath } from './fieldAt'
 import type { Plan } from './plan'
+import type { PlanPath, ValueAt } from './planPath'
 
 /** One change: what stands at `path` becomes `value`; undefined takes it away. */
 export interface Change {
@@ -10,27 +10,28 @@ export interface Change {
 /** Changes that belong together: one press, one undo. */
 export type Patch = readonly Change[]
 
-export const set = (path: PlanPath, value: unknown): Change => ({ path, value })
+/**
+ * A change of one thing to a value that may stand there.
+ *
+ *     set('motor.powerW', 1500)
+ */
+export const set = <P extends PlanPath>(path: P, value: ValueAt<P>): Change => ({ path, value })
 
 type Tree = Record<string, unknown> | unknown[]
 
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null
 
-const split = new Map<PlanPath, readonly string[]>()
-
-/** The keys of a path; the same few hundred paths are asked for at every edit. */
-function keysOf(path: PlanPath): readonly string[] {
-  let keys = split.get(path)
-  if (!keys) split.set(path, (keys = path.split('.')))
-  return keys
-}
-
 /** What stands at a path, or undefined. */
 export function valueAt(plan: unknown, path: PlanPath): unknown {
   let at: unknown = plan
-  for (const key of keysOf(path)) {
+  // Without a list of its steps: this is asked of every field at every key.
+  for (let from = 0; from <= path.length;) {
+    const dot = path.indexOf('.', from)
+    const end = dot === -1 ? path.length : dot
+    const key = path.slice(from, end)
     if (!isTree(at) || !Object.hasOwn(at, key)) return undefined
     at = (at as Record<string, unknown>)[key]
+    from = end + 1
   }
   return at
 }

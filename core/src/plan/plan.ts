@@ -3,23 +3,24 @@ import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
 import { controlsSchema } from './controls'
 import { driveSchema } from './drivePlate'
-import { motorSchema, oldMotorSchema } from './motorPlate'
-import { mountSchema } from './mount'
+import { motorSchema, oldMotorSchema, type MotorPlate } from './motorPlate'
+import { installationSchema } from './installation'
 import { routeSchema } from './route'
 import { settingsSchema } from './settingFields'
 import { supplySchema } from './supply'
 import { surveySchema } from './survey'
-import { quantity } from './field'
+import { on, quantity } from './field'
+import type { TransmissionStage } from './transmissionStage'
 
 /** Rises by one whenever a stored plan would no longer validate; each rise has a step in `upgrade.ts`. */
-export const PLAN_VERSION = 2
+export const PLAN_VERSION = 3
 
 /** Planning values that a person may replace by their own, each in place of a typical one. */
 export const overridesSchema = z.strictObject({
   motorEfficiency: quantity('fraction', 'Motor efficiency', 0.2, 0.99),
   driveEfficiency: quantity('fraction', 'Drive efficiency', 0.5, 0.999),
   truePowerFactor: quantity('fraction', 'True power factor at the wall', 0.3, 1),
-  sourceEfficiency: quantity('fraction', 'Efficiency of converter or transformer', 0.3, 0.999),
+  supplyUnitEfficiency: quantity('fraction', 'Efficiency of converter or transformer', 0.3, 0.999),
 })
 
 /**
@@ -28,30 +29,39 @@ export const overridesSchema = z.strictObject({
  */
 export const planSchema = z.strictObject({
   schemaVersion: z.literal(PLAN_VERSION),
-  name: z.string().trim().min(1).max(80).meta({ label: 'Machine' }),
-  survey: surveySchema,
-  supply: supplySchema,
-  route: routeSchema,
-  oldMotor: oldMotorSchema,
-  motor: motorSchema,
-  checks: checksSchema,
-  drive: driveSchema,
-  mount: mountSchema,
+  name: on('survey', z.string().trim().min(1).max(80).meta({ label: 'Machine' })),
+  survey: on('survey', surveySchema),
+  supply: on('survey', supplySchema),
+  route: on('route', routeSchema),
+  oldMotor: on('motor', oldMotorSchema),
+  motor: on('motor', motorSchema),
+  checks: on('motor', checksSchema),
+  drive: on('drive', driveSchema),
+  installation: on('drive', installationSchema),
   candidates: candidatesSchema,
-  controls: controlsSchema,
-  settings: settingsSchema,
-  overrides: overridesSchema,
+  controls: on('settings', controlsSchema),
+  settings: on('settings', settingsSchema),
+  overrides: on('drive', overridesSchema),
 })
 
-export type Plan = z.output<typeof planSchema>
-export type Position = Plan['survey']['positions'][number]
-export type Stage = Position['stages'][number]
-export type Job = Plan['survey']['jobs'][number]
-export type MotorPlate = Plan['motor']
-export type DrivePlate = Plan['drive']
-export type OldMotor = Plan['oldMotor']
-export type RouteMachine = Plan['route']['machines'][number]
-export type Holder = Plan['survey']['holders'][number]
+type Parsed = z.output<typeof planSchema>
+
+export type Position = Omit<Parsed['survey']['positions'][number], 'transmission'> & {
+  transmission: TransmissionStage[]
+}
+export type Job = Parsed['survey']['jobs'][number]
+export type Holder = Parsed['survey']['holders'][number]
+export type DrivePlate = Parsed['drive']
+export type OldMotor = Parsed['oldMotor']
+export type RouteMachine = Parsed['route']['machines'][number]
+export type MotorCandidate = Omit<Parsed['candidates']['motors'][number], 'plate'> & { plate: MotorPlate }
+
+/** What the schema accepts; motors and stages of a train may be asked for any key of any kind. */
+export interface Plan extends Omit<Parsed, 'survey' | 'motor' | 'candidates'> {
+  survey: Omit<Parsed['survey'], 'positions'> & { positions: Position[] }
+  motor: MotorPlate
+  candidates: Omit<Parsed['candidates'], 'motors'> & { motors: MotorCandidate[] }
+}
 
 /** A plan in which nothing is known but the machine's name. */
 export const emptyPlan = (name: string): Plan => ({
@@ -64,7 +74,7 @@ export const emptyPlan = (name: string): Plan => ({
   motor: {},
   checks: {},
   drive: {},
-  mount: {},
+  installation: {},
   candidates: { motors: [], drives: [] },
   controls: {},
   settings: { chosen: {}, inDrive: {} },

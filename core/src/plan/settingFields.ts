@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { choice, quantity } from './field'
+import { choice, on, quantity } from './field'
 
 export const stopModes = { coast: 'Coast', ramp: 'Ramp down', 'dc-brake': 'DC injection' } as const
 export const commandSources = { terminals: 'Terminals', keypad: 'Keypad', serial: 'Serial bus' } as const
@@ -57,6 +57,10 @@ export const driveStates = {
 /** `chosen` replaces what would be derived; `inDrive` is what the drive was read to hold. */
 export const settingsSchema = z.strictObject({
   state: choice('The drive now holds', driveStates),
-  chosen: z.strictObject(settingFields),
+  chosen: z.strictObject({
+    ...settingFields,
+    minimumHz: on('speeds', settingFields.minimumHz),
+    maximumHz: on('speeds', settingFields.maximumHz),
+  }),
   inDrive: z.strictObject({ ...settingFields, ...furtherFields }),
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { choice, id, quantity, words, yesNo } from './field'
+import { choice, id, on, quantity, words, yesNo } from './field'
 
 export const topologies = {
   'line-neutral': 'Live and neutral',
@@ -10,7 +10,7 @@ export const topologies = {
 export const regions = { iec: 'IEC: mm², 230/400 V', nec: 'NEC: AWG, 120/240 V' } as const
 export const layings = { surface: 'On the surface', conduit: 'In conduit or trunking', cord: 'Flexible cord' } as const
 
-export const sources = {
+export const supplyUnits = {
   mains: 'The mains',
   'rotary-converter': 'A rotary phase converter',
   'static-converter': 'A static phase converter',
@@ -18,19 +18,19 @@ export const sources = {
   generator: 'A generator',
 } as const
 
-export type Source = keyof typeof sources
+export type SupplyUnit = keyof typeof supplyUnits
 
-export const joinings = { fixed: 'Wired in', plug: 'Plug and socket' } as const
+export const fixings = { fixed: 'Wired in', plug: 'Plug and socket' } as const
 
 /**
  * The circuit that the drive stands on. Where a converter, transformer or generator stands between, the
  * volts and phases are those it gives, and the wall behind it is told apart.
  */
 export const supplySchema = z.strictObject({
-  circuitId: id.optional().meta({ label: 'Circuit of the shop' }),
-  source: choice('Comes from', sources),
-  sourceW: quantity('power', 'Idler motor', 100, 110_000, 'Plate power of the converter’s idler'),
-  sourceVA: quantity('apparentPower', 'Rating', 100, 500_000, 'kVA on its plate'),
+  branchCircuitId: id.optional().meta({ label: 'Circuit of the shop' }),
+  supplyUnit: choice('Comes from', supplyUnits),
+  supplyUnitW: quantity('power', 'Idler motor', 100, 110_000, 'Plate power of the converter’s idler'),
+  supplyUnitVA: quantity('apparentPower', 'Rating', 100, 500_000, 'kVA on its plate'),
   wallVoltageV: quantity('voltage', 'Volts at the wall behind it', 90, 725),
   wallBreakerA: quantity('current', 'Breaker at the wall behind it', 1, 250),
   calledAs: words('What the wall is called', 60),
@@ -48,20 +48,25 @@ export const supplySchema = z.strictObject({
   topology: choice('Live conductors', topologies),
   frequencyHz: quantity('frequency', 'Mains hertz', 40, 70, '50 or 60'),
   breakerA: quantity('current', 'Breaker', 1, 250, 'The number on the breaker or fuse'),
-  region: choice(
-    'Rules of the land',
-    regions,
-    'Whose ratings and cable tables; taken from the mains hertz until you say',
+  region: on(
+    'drive',
+    choice('Rules of the land', regions, 'Whose ratings and cable tables; taken from the mains hertz until you say'),
   ),
-  cableM: quantity('distance', 'Cable, panel to drive', 0.5, 500, 'One way'),
-  cableMm2: quantity('area', 'Cable that is there', 0.5, 95, 'Of each live conductor: “2.5 mm²”, “12 AWG”'),
-  laying: choice('How it is laid', layings),
-  ambientC: quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know'),
-  joining: choice('How the drive is joined to it', joinings),
-  plugA: quantity('current', 'Plug and socket rated', 1, 125, 'The number on both; the smaller counts'),
-  extensionM: quantity('distance', 'Extension lead', 0.5, 200, 'Only where there is one'),
-  extensionMm2: quantity('area', 'Wire in the extension lead', 0.5, 16, 'Of each conductor: “1.5 mm²”, “14 AWG”'),
-  extensionCoiled: yesNo('Used rolled up', 'On its drum or in a coil'),
+  cableM: on('drive', quantity('distance', 'Cable, panel to drive', 0.5, 500, 'One way')),
+  cableMm2: on(
+    'drive',
+    quantity('area', 'Cable that is there', 0.5, 95, 'Of each live conductor: “2.5 mm²”, “12 AWG”'),
+  ),
+  laying: on('drive', choice('How it is laid', layings)),
+  ambientC: on('drive', quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know')),
+  plugOrFixed: on('drive', choice('How the drive is joined to it', fixings)),
+  plugA: on('drive', quantity('current', 'Plug and socket rated', 1, 125, 'The number on both; the smaller counts')),
+  extensionM: on('drive', quantity('distance', 'Extension lead', 0.5, 200, 'Only where there is one')),
+  extensionMm2: on(
+    'drive',
+    quantity('area', 'Wire in the extension lead', 0.5, 16, 'Of each conductor: “1.5 mm²”, “14 AWG”'),
+  ),
+  extensionCoiled: on('drive', yesNo('Used rolled up', 'On its drum or in a coil')),
   isolatorInReach: yesNo(
     'Isolator within reach of the machine',
     'A switch or plug you can reach and see while standing at the work',

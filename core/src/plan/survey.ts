@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { workMaterials, type WorkMaterialId } from '../data/workMaterials'
-import { choice, count, id, quantity, words } from './field'
-import { positionSchema } from './train'
+import { choice, count, id, on, quantity, words } from './field'
+import { positionSchema } from './position'
 
 export const machineKinds = {
   lathe: 'Lathe',
@@ -29,8 +29,8 @@ export const spindleNoses = {
 } as const
 
 export const facings = { same: 'The same way as the spindle’s nose', other: 'The other way' } as const
-export const senses = { clockwise: 'Clockwise', 'counter-clockwise': 'Counter-clockwise' } as const
-export type Sense = keyof typeof senses
+export const rotations = { clockwise: 'Clockwise', 'counter-clockwise': 'Counter-clockwise' } as const
+export type Rotation = keyof typeof rotations
 
 export const hazards = {
   chips: 'Chips',
@@ -70,6 +70,9 @@ const materials = Object.fromEntries(Object.entries(workMaterials).map(([key, { 
 export const workOf = { ...materials, wood: 'Wood' } as const
 export const toolsOf = { hss: 'High-speed steel', carbide: 'Carbide' } as const
 
+export const duties = { moments: 'For moments', minutes: 'For minutes', 'all-day': 'All day' } as const
+export const wants = { wanted: 'Wanted', wished: 'Only wished' } as const
+
 /** A piece of work and the speed it wants: given, or from surface speed and diameter. */
 export const jobSchema = z.strictObject({
   id,
@@ -89,7 +92,9 @@ export const jobSchema = z.strictObject({
   kc11: quantity('number', 'Specific force', 10, 10_000, 'N/mm² at 1 mm of chip; your own in place of the table’s'),
   mc: quantity('number', 'Its exponent', 0, 0.9),
   torqueNm: quantity('torque', 'Torque it wants', 0.01, 5000, 'Measured or known, in place of the working'),
-  positionId: id.optional().meta({ label: 'Belt position for it' }),
+  duty: choice('How long at a time', duties, 'All day unless you say so'),
+  wanted: choice('It is', wants, 'Wanted unless you say so'),
+  positionId: on('speeds', id.optional().meta({ label: 'Belt position for it' })),
 })
 
 export const holderKinds = {
@@ -100,7 +105,9 @@ export const holderKinds = {
   cutter: 'Cutter or saw blade',
 } as const
 
-/** What spins at the spindle and has its own limit. */
+export const inertiaWays = { size: 'Its size', rim: 'Its rim', mass: 'Its mass', timing: 'Timing' } as const
+
+/** What spins at the spindle and has its own limit; how heavy it turns is known by size, rim, mass or timing. */
 export const holderSchema = z.strictObject({
   id,
   name: words('What spins', 60),
@@ -113,6 +120,10 @@ export const holderSchema = z.strictObject({
     1000,
     'Along the spindle; with the diameter it gives the inertia of a steel disc',
   ),
+  inertiaFrom: choice('Its inertia from', inertiaWays, 'Its size unless you say so'),
+  boreMm: quantity('length', 'Inside of the rim', 1, 3000, 'Of a wheel that is mostly rim'),
+  massKg: quantity('mass', 'Mass', 0.01, 5000, 'On a scale'),
+  runUpS: quantity('time', 'Runs up in', 0.05, 600, 'Timed with the motor pulling at its rated torque'),
   markedRpm: quantity('speed', 'Marked highest speed', 1, 200_000, 'Only what is stamped or printed on it'),
   markedMPerS: quantity('beltSpeed', 'Marked rim speed', 1, 250, 'Wheels: the m/s or ft/min on the label'),
 })
@@ -129,17 +140,24 @@ export const surveySchema = z.strictObject({
     'As built; the ceiling for anything unmarked',
   ),
   motorFaces: choice('Motor’s shaft points', facings, 'As you stand facing the spindle’s nose'),
-  forward: choice('Forward at the spindle', senses, 'As you stand facing its nose: a lathe cuts counter-clockwise so'),
+  forward: choice(
+    'Forward at the spindle',
+    rotations,
+    'As you stand facing its nose: a lathe cuts counter-clockwise so',
+  ),
   positions: z.array(positionSchema).max(24).meta({ label: 'Belt positions' }),
-  mainPositionId: id.optional().meta({ label: 'Position used most' }),
+  mainPositionId: on('speeds', id.optional().meta({ label: 'Position used most' })),
   jobs: z.array(jobSchema).max(60).meta({ label: 'Jobs' }),
   holders: z.array(holderSchema).max(30).meta({ label: 'What spins' }),
-  coastS: quantity(
-    'time',
-    'Coasts from full speed in',
-    0.5,
-    3600,
-    'Timed with no braking on the position used most; it tells the friction',
+  coastS: on(
+    'drive',
+    quantity(
+      'time',
+      'Coasts from full speed in',
+      0.5,
+      3600,
+      'Timed with no braking on the position used most; it tells the friction',
+    ),
   ),
   seatTorqueNm: quantity(
     'torque',

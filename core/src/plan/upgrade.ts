@@ -1,6 +1,7 @@
 import type { Fault, Outcome } from '../rules/rule'
 import { faultsOf } from '../rules/rule'
 import { PLAN_VERSION, planSchema, type Plan } from './plan'
+import { toVersion3 } from './toVersion3'
 
 /** A stored document brought from the version it is filed under to the next. */
 export type UpgradeStep = (document: Record<string, unknown>) => Record<string, unknown>
@@ -13,11 +14,12 @@ const steps: Readonly<Record<number, UpgradeStep>> = {
     route: { machines: [] },
     oldMotor: {},
     checks: {},
-    mount: {},
+    installation: {},
     candidates: { motors: [], drives: [] },
     ...document,
     ...twelveLeads(document['motor']),
   }),
+  2: toVersion3,
 }
 
 const twelve: Readonly<Record<string, string>> = {

@@ -77,7 +77,7 @@ export const platePatterns: readonly PlatePattern[] = [
   },
   {
     find: rx(String.raw`\b(?:holding torque|stepp?(?:er|ing)(?: motor)?|servo(?: ?motor)?|step angle)\b[^;]*`),
-    read: () => kind('stepper'),
+    read: () => kind('servo'),
   },
   { find: rx(String.raw`\b(?:universal(?: motor)?|carbon brush\w*|ac\s*\/\s*dc)\b`), read: () => kind('universal') },
   {
@@ -90,13 +90,13 @@ export const platePatterns: readonly PlatePattern[] = [
     find: rx(
       String.raw`\b(?:two[ -]speed|2[ -]speed|pole[ -]chang\w*|dahlander|(?:yy|ΔΔ|dd)\s*\/\s*(?:y|Δ|d)|(?:y|Δ|d)\s*\/\s*yy)\b`,
     ),
-    read: () => kind('two-speed'),
+    read: () => kind('pole-changing'),
   },
   {
     find: rxu(
       String.raw`(?:${label('ph(?:ase)?s?')}3(?!\d)|(?<!\d)3\s*(?:~|ph(?:ase)?s?(?!\p{L}))|three[ -]phase)(?:\s*(?:motor|mot\.?))?`,
     ),
-    read: () => kind('three-phase'),
+    read: () => kind('induction'),
   },
   {
     find: rxu(String.raw`${label('ph(?:ase)?s?')}1(?!\d)|(?<!\d)1\s*(?:~|ph(?:ase)?s?(?!\p{L}))`),
@@ -106,7 +106,7 @@ export const platePatterns: readonly PlatePattern[] = [
   // Two speeds on one plate are made by changing poles.
   {
     find: rx(String.raw`(\d{3,5})\s*\/\s*(\d{3,5})\s*(?:rpm|r\/min|min-?1|1\/min|u\/min)`),
-    read: () => kind('two-speed'),
+    read: () => kind('pole-changing'),
   },
 
   // Limits before the plain speed, which they would otherwise be taken for.

@@ -1,4 +1,14 @@
-import { fieldAt, set, valueAt, type Patch, type Plan, type PlanPath } from '../plan'
+import {
+  applyPatch,
+  fieldAt,
+  fieldIn,
+  setField,
+  valueAt,
+  type Change,
+  type Patch,
+  type Plan,
+  type PlanPath,
+} from '../plan'
 import { plainText, printQuantity } from '../quantities'
 import { platePatterns, type PlateValue } from './platePatterns'
 
@@ -8,7 +18,7 @@ export interface PlateLine {
   understood: { path: PlanPath; label: string; shown: string }[]
   /** What is left of the line when everything understood is taken out of it. */
   rest: string
-  /** Said where a reading is a choice among several. */
+  /** Message where a reading is a choice among several. */
   notes: string[]
 }
 
@@ -32,14 +42,26 @@ const needed: readonly PlanPath[] = [
 
 const shown = ({ path, value }: PlateValue): string => {
   const field = fieldAt(path)
-  if (typeof value === 'string') return field?.options?.[value] ?? value
-  return field?.dimension ? printQuantity({ value, dimension: field.dimension }) : String(value)
+  if (typeof value === 'string') return field.options?.[value] ?? value
+  return field.dimension ? printQuantity({ value, dimension: field.dimension }) : String(value)
 }
 
-const fits = ({ path, value }: PlateValue): boolean => fieldAt(path)?.schema.safeParse(value).success === true
+/** Why a value is not taken, where it is not: a motor of this kind has no such field, or not such a value. */
+function misfit(plan: Plan, { path, value }: PlateValue): string | undefined {
+  const field = fieldIn(plan, path)
+  if (!field) return `${fieldAt(path).label}: nothing that this kind of motor has here`
+  return field.schema.safeParse(value).success ? undefined : `${field.label}: ${String(value)} is not believable`
+}
+
+interface RawLine {
+  text: string
+  values: PlateValue[]
+  rest: string
+  notes: string[]
+}
 
 /** Reads one line: every pattern takes its part out of the line, longest sayings first. */
-function readLine(text: string): PlateLine & { values: PlateValue[] } {
+function readLine(text: string): RawLine {
   let rest = plainText(text)
   const values: PlateValue[] = []
   const notes: string[] = []
@@ -49,20 +71,11 @@ function readLine(text: string): PlateLine & { values: PlateValue[] } {
       if (!match) break
       const reading = read(match)
       rest = `${rest.slice(0, match.index)} ; ${rest.slice(match.index + match[0].length)}`
-      for (const value of reading.values) {
-        if (fits(value)) values.push(value)
-        else notes.push(`${fieldAt(value.path)?.label ?? value.path}: ${String(value.value)} is not believable`)
-      }
+      values.push(...reading.values)
       if (reading.note !== undefined) notes.push(reading.note)
     }
   }
-  return {
-    text,
-    values,
-    understood: values.map((v) => ({ path: v.path, label: fieldAt(v.path)?.label ?? v.path, shown: shown(v) })),
-    rest: rest.replace(/[;,\s]+/g, ' ').trim(),
-    notes,
-  }
+  return { text, values, rest: rest.replace(/[;,\s]+/g, ' ').trim(), notes }
 }
 
 /**
@@ -74,15 +87,26 @@ export function readPlate(text: string, plan: Plan): PlateReading {
     .split(/\r?\n/)
     .filter((l) => l.trim() !== '')
     .map(readLine)
+  const kinds = lines.flatMap(({ values }) => values.filter((v) => v.path === 'motor.kind').map((v) => v.value))
+  const kind = kinds.find((k) => k !== 'induction') ?? kinds[0]
+  const asKind = kind === undefined ? [] : [setField(plan, 'motor.kind', kind)]
+  const of = applyPatch(plan, asKind)
   const found = new Map<PlanPath, number | string>()
-  for (const { values } of lines)
-    for (const { path, value } of values)
-      if (!found.has(path) || (path === 'motor.kind' && found.get(path) === 'three-phase')) found.set(path, value)
-  const patch = [...found].map(([path, value]) => set(path, value))
-  const missing = needed.filter((path) => !found.has(path) && valueAt(plan, path) === undefined)
+  const told = lines.map(({ text: line, values, rest, notes }): PlateLine => {
+    const misfits = values.map((v) => misfit(of, v))
+    const fitting = values.filter((_, i) => misfits[i] === undefined)
+    for (const { path, value } of fitting) if (!found.has(path)) found.set(path, value)
+    return {
+      text: line,
+      understood: fitting.map((v) => ({ path: v.path, label: fieldAt(v.path).label, shown: shown(v) })),
+      rest,
+      notes: [...misfits.flatMap((m) => m ?? []), ...notes],
+    }
+  })
+  const rest = [...found].flatMap(([path, value]): Change[] => (path === 'motor.kind' ? [] : [{ path, value }]))
   return {
-    lines: lines.map(({ text: t, understood, rest, notes }) => ({ text: t, understood, rest, notes })),
-    patch,
-    missing,
+    lines: told,
+    patch: [...asKind, ...rest],
+    missing: needed.filter((path) => !found.has(path) && valueAt(plan, path) === undefined),
   }
 }

@@ -266,6 +266,13 @@ export const dimensions = {
     digits: 3,
     decimals: 1,
   },
+  teeth: {
+    called: 'a number of teeth',
+    units: [unit('teeth', 1, ['t', 'tooth', 'z'])],
+    shown: both('teeth'),
+    digits: 4,
+    decimals: 1,
+  },
   number: {
     called: 'a plain number',
     units: [unit('', 1)],

@@ -2,7 +2,6 @@ import { z } from 'zod'
 
 interface JsonField {
   type?: string
-  description?: string
   default?: unknown
   enum?: unknown[]
   anyOf?: JsonField[]
@@ -35,26 +34,33 @@ function range(field: JsonField): string {
   return [field.type ?? '', low, high].filter((s) => s !== '').join(' ')
 }
 
-function lines(properties: Record<string, JsonField>, required: readonly string[], prefix = ''): FieldLine[] {
+type Meanings = Readonly<Record<string, string>>
+
+function lines(
+  properties: Record<string, JsonField>,
+  required: readonly string[],
+  means: Meanings,
+  prefix = '',
+): FieldLine[] {
   return Object.entries(properties).flatMap(([key, field]) => {
     const fallback = field.default === undefined ? '' : `, ${JSON.stringify(field.default)} unless given`
     const line: FieldLine = {
       key: prefix + key,
       needed: required.includes(key) && field.default === undefined,
       takes: range(field) + fallback,
-      meaning: field.description ?? '',
+      meaning: means[prefix + key] ?? '',
     }
     return [
       line,
       ...(field.items?.properties
-        ? lines(field.items.properties, field.items.required ?? [], `${prefix}${key}[].`)
+        ? lines(field.items.properties, field.items.required ?? [], means, `${prefix}${key}[].`)
         : []),
     ]
   })
 }
 
-/** The keys of a rule's schema, nested ones as `stages[].driverMm`. */
-export const fieldLines = (schema: z.ZodObject, io: 'input' | 'output'): FieldLine[] => {
+/** The keys of a rule's schema, nested ones as `stages[].driverMm`, with what each means where that is given. */
+export const fieldLines = (schema: z.ZodObject, io: 'input' | 'output', means: Meanings = {}): FieldLine[] => {
   const json = z.toJSONSchema(schema, { io }) as { properties?: Record<string, JsonField>; required?: string[] }
-  return lines(json.properties ?? {}, json.required ?? [])
+  return lines(json.properties ?? {}, json.required ?? [], means)
 }

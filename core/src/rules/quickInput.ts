@@ -36,6 +36,7 @@ function readerOf(schema: z.ZodType): Reads {
     const options: ReadonlySet<unknown> = new Set(schema.options)
     return (value) => (options.has(value) ? { value } : undefined)
   }
+  if (schema instanceof z.ZodUnion) return literalsReader(schema) ?? bySchema(schema)
   if (schema instanceof z.ZodArray) return arrayReader(schema) ?? bySchema(schema)
   if (schema instanceof z.ZodObject) {
     const quick = quickInput(schema)
@@ -60,16 +61,34 @@ const absent =
   (value) =>
     value === undefined ? { value: instead } : reads(value)
 
-/** Numbers with no checks but limits. */
+/** One of several literals. */
+function literalsReader(schema: z.ZodUnion): Reads | undefined {
+  const options = schema.options.map((o) => (o instanceof z.ZodLiteral ? [...o.values] : undefined))
+  if (options.includes(undefined)) return undefined
+  const values: ReadonlySet<unknown> = new Set(options.flat())
+  return (value) => (values.has(value) ? { value } : undefined)
+}
+
+/** Numbers with no checks but limits, whole ones, and even ones. */
 function numberReader(schema: z.ZodNumber): Reads | undefined {
   let [above, below, least, most] = [-Infinity, Infinity, -Infinity, Infinity]
+  let [whole, step] = [false, 1]
   for (const { _zod } of schema.def.checks ?? []) {
     const {
       check,
       value: limit,
       inclusive,
-    } = _zod.def as z.core.$ZodCheckDef & { value?: unknown; inclusive?: boolean }
+      format,
+    } = _zod.def as z.core.$ZodCheckDef & { value?: unknown; inclusive?: boolean; format?: string }
+    if (check === 'number_format' && format === 'safeint') {
+      whole = true
+      continue
+    }
     if (typeof limit !== 'number') return undefined
+    if (check === 'multiple_of' && whole && step === 1) {
+      step = limit
+      continue
+    }
     if (check === 'greater_than') {
       if (inclusive) least = Math.max(least, limit)
       else above = Math.max(above, limit)
@@ -79,7 +98,12 @@ function numberReader(schema: z.ZodNumber): Reads | undefined {
     } else return undefined
   }
   return (value) =>
-    typeof value === 'number' && value > above && value < below && value >= least && value <= most
+    typeof value === 'number' &&
+    value > above &&
+    value < below &&
+    value >= least &&
+    value <= most &&
+    (!whole || (Number.isSafeInteger(value) && value % step === 0))
       ? { value }
       : undefined
 }

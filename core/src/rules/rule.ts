@@ -21,32 +21,28 @@ export class Refusal {
 
 export const refuse = (field: string, message: string): Refusal => new Refusal(field, message)
 
-/** The arithmetic of one figure, as a textbook states it. */
-export interface RuleDefinition<I extends z.ZodObject, O extends z.ZodObject> {
+/** The arithmetic of one figure, as a textbook states it; its words lie beside it in `ruleWords.ts`. */
+export interface RuleDefinition<I extends z.ZodObject, O extends z.ZodObject, Id extends string = string> {
   /** Subject and name, `motor.rated-torque`. */
-  id: string
-  title: string
+  id: Id
   input: I
   output: O
-  /** In symbols, with the words for them where they are not obvious. */
-  formula: string
-  /** Standard, textbook or the stated planning choice behind it. */
-  source: string
-  /** A worked input, for the documentation and the command line. */
-  example: z.input<I>
   compute: (input: z.output<I>) => z.output<O> | Refusal
 }
 
-export interface Rule<I extends z.ZodObject = z.ZodObject, O extends z.ZodObject = z.ZodObject> extends RuleDefinition<
-  I,
-  O
-> {
+export interface Rule<
+  I extends z.ZodObject = z.ZodObject,
+  O extends z.ZodObject = z.ZodObject,
+  Id extends string = string,
+> extends RuleDefinition<I, O, Id> {
   /** Validates, computes and returns the output or every fault; never throws on bad input. */
   run: (input: unknown) => Outcome<z.output<O>>
 }
 
 /** Makes a rule out of its definition. */
-export function rule<I extends z.ZodObject, O extends z.ZodObject>(definition: RuleDefinition<I, O>): Rule<I, O> {
+export function rule<I extends z.ZodObject, O extends z.ZodObject, const Id extends string>(
+  definition: RuleDefinition<I, O, Id>,
+): Rule<I, O, Id> {
   let takes: Map<string, string> | undefined
   const permitted = (field: string): string | undefined => {
     takes ??= new Map(

@@ -1,27 +1,27 @@
-import { amount, say, type Said } from '../quantities'
+import { amount, message, type Message } from '../quantities'
 import { firstDifference } from './rank'
-import type { Found } from './search'
-import type { SearchKey } from './wishes'
+import type { Combination } from './search'
+import type { SearchKey } from './searchCriteria'
 
 /** Why the first is before the second, by the first thing that parts them. */
-export function whyFirst(key: SearchKey, winner: Found, other: Found): Said {
+export function whyFirst(key: SearchKey, winner: Combination, other: Combination): Message {
   switch (firstDifference(key, winner, other)) {
     case 'jobs':
       return winner.covered === other.covered
-        ? say`Both do ${winner.covered} jobs; the first does ${winner.allDay} of them all day, the second ${other.allDay}.`
-        : say`It does ${winner.covered} jobs; the second does ${other.covered}.`
+        ? message`Both do ${winner.covered} jobs; the first does ${winner.allDay} of them all day, the second ${other.allDay}.`
+        : message`It does ${winner.covered} jobs; the second does ${other.covered}.`
     case 'moves':
-      return say`Both do as many jobs; the first with ${belts(winner.moves)}, the second with ${belts(other.moves)}.`
+      return message`Both do as many jobs; the first with ${belts(winner.moves)}, the second with ${belts(other.moves)}.`
     case 'cost':
       return other.cost === undefined
-        ? say`They do the same; what the second costs is not known.`
-        : say`They do the same; the first costs ${amount('money', winner.cost ?? 0)}, the second ${amount('money', other.cost)}.`
+        ? message`They do the same; what the second costs is not known.`
+        : message`They do the same; the first costs ${amount('money', winner.cost ?? 0)}, the second ${amount('money', other.cost)}.`
     case 'torque':
-      return say`They do the same for as much; at the slowest job the first has ${amount('torque', winner.slowNm)} all day, the second ${amount('torque', other.slowNm)}.`
+      return message`They do the same for as much; at the slowest job the first has ${amount('torque', winner.slowNm)} all day, the second ${amount('torque', other.slowNm)}.`
     case 'heat':
-      return say`They do the same for as much; the first has ${Number(winner.inHand.toFixed(2))} times the torque that its hardest job asks, the second ${Number(other.inHand.toFixed(2))} times.`
+      return message`They do the same for as much; the first has ${Number(winner.inHand.toFixed(2))} times the torque that its hardest job asks, the second ${Number(other.inHand.toFixed(2))} times.`
     default:
-      return say`Nothing that is asked here parts them.`
+      return message`Nothing that is asked here parts them.`
   }
 }
 

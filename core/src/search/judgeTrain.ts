@@ -84,13 +84,13 @@ export class TrainJudge {
   ) {
     tables.clear()
     const { jobs } = tables
-    const { baseHz } = variant.source
-    this.mostNm = 1.01 * Math.max(...[baseHz, 0.5 * baseHz, 0.1 * baseHz].map((hz) => variant.source.at(hz).peakNm))
+    const { baseRpm, at } = variant.curve
+    this.mostNm = 1.01 * Math.max(...[baseRpm, 0.5 * baseRpm, 0.1 * baseRpm].map((rpm) => at(rpm).peakNm))
     this.slowest = jobs.reduce((at, job, i) => (job.rpm < (jobs[at]?.rpm ?? Infinity) ? i : at), 0)
   }
 
   cell(top: number, bottom: number): number {
-    return top * this.variant.bottomHz.length + bottom
+    return top * this.variant.bottomRpm.length + bottom
   }
 
   /** The ways of a train, worked out. */
@@ -101,7 +101,7 @@ export class TrainJudge {
   }
 
   /** Jobs and moves of a train, with nothing better imaginable in the rest: what it cannot surpass. */
-  hope(ways: readonly number[], cell: number): Ranked {
+  upperBound(ways: readonly number[], cell: number): Ranked {
     const { done, allDay, cells } = this.tables
     let [covered, all] = [0, 0]
     for (let half = 0; half < HALVES; half += 1) {
@@ -147,13 +147,12 @@ export class TrainJudge {
     const way = tables.index.ways[at]
     tables.filled[at] = 1
     if (!way) return
-    const { source, poles, slip, topHz, bottomHz } = variant
-    const rpmPerHz = (120 * way.speedRatio) / poles
-    const strongestRpm = source.baseHz * rpmPerHz
-    const tops = topHz.map((hz) => (hz === undefined ? undefined : hz * rpmPerHz * (1 - slip)))
-    const bottoms = bottomHz.map((hz) => hz * rpmPerHz)
+    const { curve, slip, topRpm: motorTops, bottomRpm: motorBottoms } = variant
+    const strongestRpm = curve.baseRpm * way.speedRatio
+    const tops = motorTops.map((rpm) => (rpm === undefined ? undefined : rpm * way.speedRatio * (1 - slip)))
+    const bottoms = motorBottoms.map((rpm) => rpm * way.speedRatio)
     const [slowestRpm, fastestRpm] = [Math.min(...bottoms), Math.max(0, ...tops.map((rpm) => rpm ?? 0))]
-    const torque: At = (rpm, loadNm) => spindleAt(source, poles, way, rpm, loadNm)
+    const torque: At = (rpm, loadNm) => spindleAt(curve, way, rpm, loadNm)
     tables.jobs.forEach((job, j) => {
       // Most jobs are plainly out of reach of most ratios, by speed or by torque.
       if (job.rpm * job.faster < slowestRpm || job.rpm * job.slower > fastestRpm) return
@@ -179,9 +178,8 @@ export class TrainJudge {
     const known = slowNm[at] ?? 0
     if (!Number.isNaN(known)) return known
     const [way, slowest] = [index.ways[at], jobs[this.slowest]]
-    const { source, poles } = this.variant
-    const made =
-      way && slowest ? (spindleAt(source, poles, way, slowest.rpm, slowest.torqueNm ?? 0).continuousNm ?? 0) : 0
+    const { curve } = this.variant
+    const made = way && slowest ? (spindleAt(curve, way, slowest.rpm, slowest.torqueNm ?? 0).continuousNm ?? 0) : 0
     slowNm[at] = made
     return made
   }

@@ -1,4 +1,4 @@
-import { searchKeys, type SearchKey } from './wishes'
+import { searchKeys, type SearchKey } from './searchCriteria'
 
 /** What combinations are ranked by. */
 export interface Ranked {

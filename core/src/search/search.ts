@@ -1,5 +1,5 @@
 import { evaluate } from '../evaluate/evaluate'
-import { lowestSpindleLimit } from '../evaluate/spindleLimits'
+import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import type { Plan } from '../plan'
 import type { Wanted } from '../speeds'
 import { JobTables, TrainJudge, wayIndex } from './judgeTrain'
@@ -7,10 +7,10 @@ import { firstDifference as differsIn, ranking, type Ranked } from './rank'
 import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace } from './space'
 import type { TrainChoice } from './trains'
 import { pairing, type Unfit, type Variant } from './variant'
-import type { Wishes } from './wishes'
+import type { SearchCriteria } from './searchCriteria'
 
 /** One combination, as it is shown and as it can be taken over. */
-export interface Found extends Ranked {
+export interface Combination extends Ranked {
   motor: MotorChoice
   drive: DriveChoice
   train: TrainChoice
@@ -25,12 +25,12 @@ export interface SearchState {
   total: number
   /** Of those, how many were scored one by one; the others were passed over together. */
   judged: number
-  best: Found[]
+  best: Combination[]
   /** For each number of jobs, the cheapest way to do at least that many; falling in jobs and in cost. */
-  front: Found[]
+  front: Combination[]
   /** Pairs of motor and drive that do not go together, by the reason. */
   unfit: Partial<Record<Unfit, number>>
-  /** Combinations that fit but break a wish. */
+  /** Combinations that fit but break a criterion. */
   overBudget: number
   lostJobs: number
 }
@@ -65,11 +65,16 @@ function widestCell(judge: TrainJudge, { topHz, bottomHz }: Variant): number | u
 }
 
 /** Cost of what must be bought; undefined where a price is not known. */
-function costOf(motor: MotorChoice, drive: DriveChoice, train: TrainChoice, wishes: Wishes): number | undefined {
+function costOf(
+  motor: MotorChoice,
+  drive: DriveChoice,
+  train: TrainChoice,
+  criteria: SearchCriteria,
+): number | undefined {
   const prices = [
     motor.own ? 0 : motor.plate.price,
     drive.own ? 0 : drive.plate.price,
-    train.own ? 0 : wishes.pulleyPrice === undefined ? undefined : train.pairs * wishes.pulleyPrice,
+    train.own ? 0 : criteria.pulleyPrice === undefined ? undefined : train.pairs * criteria.pulleyPrice,
   ]
   return prices.reduce<number | undefined>((sum, p) => (sum === undefined || p === undefined ? undefined : sum + p), 0)
 }
@@ -82,13 +87,13 @@ function costOf(motor: MotorChoice, drive: DriveChoice, train: TrainChoice, wish
 export function* search(
   plan: Plan,
   space: SearchSpace,
-  wishes: Wishes,
+  criteria: SearchCriteria,
   prune = true,
 ): Generator<SearchState, SearchState> {
   const { jobs, limitRpm } = askedOf(plan)
   const tables = new JobTables(wayIndex(space), jobs, space.tops.length * space.bottoms.length)
-  const pairs = pairing(plan, space, wishes)
-  const compare = ranking(wishes.first)
+  const pairs = pairing(plan, space, criteria)
+  const compare = ranking(criteria.first)
   const perPair = space.trains.length * space.tops.length * space.bottoms.length
   const state: SearchState = {
     done: 0,
@@ -114,8 +119,8 @@ export function* search(
     const judge = new TrainJudge(variant, tables, limitRpm)
     const widest = widestCell(judge, variant)
     for (const [k, train] of space.trains.entries()) {
-      const cost = costOf(variant.motor, variant.drive, train, wishes)
-      if (wishes.budget !== undefined && (cost === undefined || cost > wishes.budget)) {
+      const cost = costOf(variant.motor, variant.drive, train, criteria)
+      if (criteria.budget !== undefined && (cost === undefined || cost > criteria.budget)) {
         state.overBudget += 1
         continue
       }
@@ -124,7 +129,7 @@ export function* search(
       if (prune && cannotShow(judge, ways, widest, cost)) continue
       const best = bestOf(variant, judge, train, ways, cost, first + k * space.tops.length * space.bottoms.length)
       if (!best || best.covered === 0) continue
-      if (wishes.everyJob && best.covered < jobs.length) {
+      if (criteria.everyJob && best.covered < jobs.length) {
         state.lostJobs += 1
         continue
       }
@@ -140,25 +145,25 @@ export function* search(
     ways: readonly number[],
     cost: number | undefined,
     first: number,
-  ): Found | undefined {
-    let best: Found | undefined
+  ): Combination | undefined {
+    let best: Combination | undefined
     for (const [t, topHz] of tops.entries()) {
       if (topHz === undefined) continue
       for (const [b, bottomHz] of bottoms.entries()) {
         if (bottomHz >= topHz) continue
         state.judged += 1
         const cell = judge.cell(t, b)
-        const score = judge.hope(ways, cell)
+        const score = judge.upperBound(ways, cell)
         score.cost = cost
         score.order = first + t * space.bottoms.length + b
         const onFrontToo =
-          score.covered > 0 && (!wishes.everyJob || score.covered === jobs.length) && wouldStandOnFront(score)
+          score.covered > 0 && (!criteria.everyJob || score.covered === jobs.length) && wouldStandOnFront(score)
         // What is already beaten by its jobs, moves and cost needs no more working out.
         if (best && !onFrontToo && compare(score, best) >= 0) continue
         judge.complete(ways, cell, score)
         const better = !best || compare(score, best) < 0
         if (!better && !onFrontToo) continue
-        const found: Found = Object.assign(score, { motor, drive, train, topHz, bottomHz, inputA })
+        const found: Combination = Object.assign(score, { motor, drive, train, topHz, bottomHz, inputA })
         if (better) best = found
         if (onFrontToo) onFront(found)
       }
@@ -171,16 +176,16 @@ export function* search(
     const last = state.best[SHOWN - 1]
     if (!last) return false
     // A wider knob never does fewer jobs; with fewer jobs there may be fewer moves.
-    const hope = judge.hope(ways, widest)
+    const hope = judge.upperBound(ways, widest)
     hope.moves = 0
     hope.cost = cost
     return compare(hope, last) >= 0 && !wouldStandOnFront(hope)
   }
 
   /** Pulleys of other sizes in the same ratio are no other way. */
-  function show(found: Found): void {
-    const same = (f: Found) =>
-      f.motor === found.motor && f.drive === found.drive && differsIn(wishes.first, f, found) === undefined
+  function show(found: Combination): void {
+    const same = (f: Combination) =>
+      f.motor === found.motor && f.drive === found.drive && differsIn(criteria.first, f, found) === undefined
     const last = state.best[SHOWN - 1]
     if ((last && compare(found, last) >= 0) || state.best.some(same)) return
     state.best.push(found)
@@ -192,7 +197,7 @@ export function* search(
     return cost !== undefined && !state.front.some((f) => f.covered >= covered && (f.cost ?? Infinity) <= cost)
   }
 
-  function onFront(found: Found): void {
+  function onFront(found: Combination): void {
     state.front = [
       ...state.front.filter((f) => !(found.covered >= f.covered && (found.cost ?? Infinity) <= (f.cost ?? Infinity))),
       found,

@@ -1,8 +1,9 @@
-import { leadConnections } from '../data/leadConnections'
+import { runsOnDrive } from '../facts/motor/motorFacts'
+import { leadConnections } from '../motor/leadConnections'
 import type { LibraryItem } from '../library'
-import type { Connection, DrivePlate, MotorPlate, Plan } from '../plan'
+import { motorWith, type Connection, type DrivePlate, type MotorPlate, type Plan } from '../plan'
 import { trainChoices, type TrainChoice } from './trains'
-import type { Wishes } from './wishes'
+import type { SearchCriteria } from './searchCriteria'
 
 export interface MotorChoice {
   name: string
@@ -33,11 +34,11 @@ const TOPS = [1, 1.1, 1.2, 1.4, 1.6, 1.8, 2]
 const BOTTOMS = [0, 0.2]
 
 /** The choices for a plan, from its own parts, those thought of and the shop's library. */
-export function searchSpace(plan: Plan, library: readonly LibraryItem[], wishes: Wishes): SearchSpace {
+export function searchSpace(plan: Plan, library: readonly LibraryItem[], criteria: SearchCriteria): SearchSpace {
   return {
-    motors: motorChoices(plan, library, wishes),
-    drives: driveChoices(plan, library, wishes),
-    trains: trainChoices(plan, wishes),
+    motors: motorChoices(plan, library, criteria),
+    drives: driveChoices(plan, library, criteria),
+    trains: trainChoices(plan, criteria),
     tops: TOPS,
     bottoms: BOTTOMS,
   }
@@ -46,12 +47,10 @@ export function searchSpace(plan: Plan, library: readonly LibraryItem[], wishes:
 export const combinationsOf = ({ motors, drives, trains, tops, bottoms }: SearchSpace): number =>
   motors.length * drives.length * trains.length * tops.length * bottoms.length
 
-const turns: readonly (MotorPlate['kind'] | undefined)[] = ['three-phase', 'one-winding', 'high-frequency']
-
-function motorChoices(plan: Plan, library: readonly LibraryItem[], wishes: Wishes): MotorChoice[] {
+function motorChoices(plan: Plan, library: readonly LibraryItem[], criteria: SearchCriteria): MotorChoice[] {
   const named = [
     { name: 'The motor there is', own: true, plate: plan.motor },
-    ...(wishes.keepMotor
+    ...(criteria.keepMotor
       ? []
       : [
           ...plan.candidates.motors.map((c) => ({ name: c.name ?? 'A motor thought of', own: false, plate: c.plate })),
@@ -59,21 +58,21 @@ function motorChoices(plan: Plan, library: readonly LibraryItem[], wishes: Wishe
         ]),
   ]
   return once(named)
-    .filter(({ plate }) => turns.includes(plate.kind))
+    .filter(({ plate }) => runsOnDrive(plate) === true)
     .flatMap((motor) =>
       (plateLeads(motor.plate) ?? []).map(({ connection }) => ({
         ...motor,
         connection,
-        plate: { ...motor.plate, connection },
+        plate: motorWith(motor.plate, { connection }),
       })),
     )
 }
 
 const plateLeads = ({ leads }: MotorPlate) => (leads === undefined ? undefined : leadConnections[leads])
 
-function driveChoices(plan: Plan, library: readonly LibraryItem[], wishes: Wishes): DriveChoice[] {
+function driveChoices(plan: Plan, library: readonly LibraryItem[], criteria: SearchCriteria): DriveChoice[] {
   const own = { name: plan.drive.name ?? 'The drive there is', own: true, plate: plan.drive }
-  if (wishes.keepDrive) return [own]
+  if (criteria.keepDrive) return [own]
   return once([
     own,
     ...plan.candidates.drives.map((c) => ({ name: c.name ?? 'A drive thought of', own: false, plate: c.plate })),

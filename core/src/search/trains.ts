@@ -10,9 +10,9 @@ import {
   trainRatio,
   trainStages,
 } from '../drivetrain'
-import type { Plan, Position, Stage } from '../plan'
+import { stageOfKind, type Plan, type Position, type TransmissionStage } from '../plan'
 import { Refusal } from '../rules/rule'
-import type { Wishes } from './wishes'
+import type { SearchCriteria } from './searchCriteria'
 
 export interface TrainPosition {
   position: Position
@@ -51,22 +51,24 @@ interface Pair {
 }
 
 /** The pulleys there are, and every pair, or two steps, that could take their place. */
-export function trainChoices(plan: Plan, wishes: Wishes): TrainChoice[] {
+export function trainChoices(plan: Plan, criteria: SearchCriteria): TrainChoice[] {
   const { positions } = plan.survey
   const own = positions.flatMap((p) => asTrain(p) ?? [])
   const there: TrainChoice[] =
     own.length > 0 ? [{ name: 'The pulleys there are', own: true, pairs: 0, positions: own }] : []
-  const belted = positions.filter((p) => isPlainBelt(p.stages[0]?.kind))
-  const pattern = belted[0]?.stages[0]
-  if (wishes.keepPulleys || !pattern) return there
+  const belted = positions.filter((p) => isPlainBelt(p.transmission[0]?.kind))
+  const pattern = belted[0]?.transmission[0]
+  if (criteria.keepPulleys || !pattern) return there
   // The gears behind the belt stay: a back gear goes with any pair of pulleys.
-  const tails = [...new Map(belted.map((p) => [JSON.stringify(p.stages.slice(1)), p.stages.slice(1)])).values()]
+  const tails = [
+    ...new Map(belted.map((p) => [JSON.stringify(p.transmission.slice(1)), p.transmission.slice(1)])).values(),
+  ]
   const smallest = smallestPulley(pattern, belted)
   const pairsOf = (sizes: readonly number[]): Pair[] =>
     sizes.flatMap((driverMm) => sizes.flatMap((drivenMm) => newPair(pattern, driverMm, drivenMm, tails) ?? []))
   const stock = preferredDiameters.mm.filter((mm) => mm >= smallest)
   const stockPairs = pairsOf(stock)
-  const pairs = wishes.machined ? pairsOf(machinedSizes().filter((mm) => mm >= smallest)) : stockPairs
+  const pairs = criteria.machined ? pairsOf(machinedSizes().filter((mm) => mm >= smallest)) : stockPairs
   return [
     ...there,
     ...pairs.map(({ driverMm, drivenMm, beltsMm, positions: made }): TrainChoice => ({
@@ -76,16 +78,16 @@ export function trainChoices(plan: Plan, wishes: Wishes): TrainChoice[] {
       positions: made,
       ...(beltsMm?.[0] === undefined ? {} : { beltMm: beltsMm[0] }),
     })),
-    ...(wishes.steps ? twoSteps(pattern, stockPairs) : []),
+    ...(criteria.steps ? twoSteps(pattern, stockPairs) : []),
   ]
 }
 
 /** The smallest pulley that the belt stands; where its section is not known, the smallest that it runs on now. */
-function smallestPulley(pattern: Stage, belted: readonly Position[]): number {
+function smallestPulley(pattern: TransmissionStage, belted: readonly Position[]): number {
   const profile = pattern.section === undefined ? undefined : beltProfile(pattern.section)
   if (pattern.kind === 'v-belt' && profile?.form === 'v') return profile.section.smallestMm
   if (pattern.kind === 'poly-v' && profile?.form === 'rib') return profile.profile.smallestMm
-  return Math.min(...belted.flatMap(({ stages: [s] }) => [s?.driverMm ?? Infinity, s?.drivenMm ?? Infinity]))
+  return Math.min(...belted.flatMap(({ transmission: [s] }) => [s?.driverMm ?? Infinity, s?.drivenMm ?? Infinity]))
 }
 
 function machinedSizes(): number[] {
@@ -98,7 +100,12 @@ function machinedSizes(): number[] {
 }
 
 /** A pair in the place of the pattern; undefined where it cannot stand there. */
-function newPair(pattern: Stage, driverMm: number, drivenMm: number, tails: readonly Stage[][]): Pair | undefined {
+function newPair(
+  pattern: TransmissionStage,
+  driverMm: number,
+  drivenMm: number,
+  tails: readonly TransmissionStage[][],
+): Pair | undefined {
   const beltsMm = fittingBelts(pattern, driverMm, drivenMm)
   if (beltsMm?.length === 0) return undefined
   const { centreMm } = pattern
@@ -110,29 +117,35 @@ function newPair(pattern: Stage, driverMm: number, drivenMm: number, tails: read
     return undefined
   const name = `${driverMm} to ${drivenMm} mm`
   const positions = tails.flatMap((tail, i) => {
-    const stages = [newBelt(pattern, driverMm, drivenMm, beltsMm?.[0]), ...tail]
+    const transmission = [newBelt(pattern, driverMm, drivenMm, beltsMm?.[0]), ...tail]
     return (
-      asTrain({ id: `new-${driverMm}-${drivenMm}-${i}`, name: tail.length === 0 ? name : `${name}, geared`, stages }) ??
-      []
+      asTrain({
+        id: `new-${driverMm}-${drivenMm}-${i}`,
+        name: tail.length === 0 ? name : `${name}, geared`,
+        transmission,
+      }) ?? []
     )
   })
   return positions.length === tails.length ? { driverMm, drivenMm, beltsMm, positions } : undefined
 }
 
 /** What is known of the place stays; what was measured of the old belt says nothing of a new one. */
-function newBelt(pattern: Stage, driverMm: number, drivenMm: number, beltMm: number | undefined): Stage {
+function newBelt(
+  pattern: TransmissionStage,
+  driverMm: number,
+  drivenMm: number,
+  beltMm: number | undefined,
+): TransmissionStage {
   const { kind, section, centreMm, slotLeastMm, slotMostMm } = pattern
-  const stage: Stage = { kind, driverMm, drivenMm }
-  if (section !== undefined) stage.section = section
-  if (beltMm !== undefined) stage.beltMm = beltMm
-  else if (centreMm !== undefined) stage.centreMm = centreMm
-  if (slotLeastMm !== undefined) stage.slotLeastMm = slotLeastMm
-  if (slotMostMm !== undefined) stage.slotMostMm = slotMostMm
-  return stage
+  const where = beltMm === undefined ? { centreMm } : { beltMm }
+  return stageOfKind({ driverMm, drivenMm, section, slotLeastMm, slotMostMm, ...where }, kind)
 }
 
+const withBelt = (stage: TransmissionStage, beltMm: number): TransmissionStage =>
+  stageOfKind({ ...stage, beltMm }, stage.kind)
+
 /** Stock V-belts with which the motor stands in its slot, the nearest to its middle first; undefined where slot or section is not known. */
-function fittingBelts(pattern: Stage, driverMm: number, drivenMm: number): number[] | undefined {
+function fittingBelts(pattern: TransmissionStage, driverMm: number, drivenMm: number): number[] | undefined {
   const { kind, section, slotLeastMm, slotMostMm } = pattern
   const profile = section === undefined ? undefined : beltProfile(section)
   if (kind !== 'v-belt' || profile?.form !== 'v' || slotLeastMm === undefined || slotMostMm === undefined)
@@ -150,7 +163,7 @@ function fittingBelts(pattern: Stage, driverMm: number, drivenMm: number): numbe
 }
 
 /** Every two pairs that one belt serves, their ratios well apart. */
-function twoSteps(pattern: Stage, pairs: readonly Pair[]): TrainChoice[] {
+function twoSteps(pattern: TransmissionStage, pairs: readonly Pair[]): TrainChoice[] {
   return pairs.flatMap((slow, i) =>
     pairs.slice(i + 1).flatMap((fast): TrainChoice[] => {
       const apart = (fast.driverMm * slow.drivenMm) / (fast.drivenMm * slow.driverMm)
@@ -161,8 +174,11 @@ function twoSteps(pattern: Stage, pairs: readonly Pair[]): TrainChoice[] {
         belt === 'any'
           ? positions
           : positions.map((p) => {
-              const [first, ...rest] = p.position.stages
-              return { ...p, position: { ...p.position, stages: [{ ...first, beltMm: belt }, ...rest] } }
+              const [first, ...rest] = p.position.transmission
+              return {
+                ...p,
+                position: { ...p.position, transmission: first ? [withBelt(first, belt), ...rest] : rest },
+              }
             })
       return [
         {
@@ -178,7 +194,7 @@ function twoSteps(pattern: Stage, pairs: readonly Pair[]): TrainChoice[] {
 }
 
 /** The belt that serves both; `any` where no stock is known but their lengths are alike. */
-function sharedBelt({ centreMm }: Stage, a: Pair, b: Pair): number | 'any' | undefined {
+function sharedBelt({ centreMm }: TransmissionStage, a: Pair, b: Pair): number | 'any' | undefined {
   if (a.beltsMm && b.beltsMm) return a.beltsMm.find((mm) => b.beltsMm?.includes(mm))
   const at = centreMm ?? 2 * Math.max(a.driverMm, a.drivenMm, b.driverMm, b.drivenMm)
   const [one, other] = [a, b].map(
@@ -189,7 +205,7 @@ function sharedBelt({ centreMm }: Stage, a: Pair, b: Pair): number | 'any' | und
 }
 
 function asTrain(position: Position): TrainPosition | undefined {
-  const stages = trainStages.safeParse(ratioStages(position.stages))
+  const stages = trainStages.safeParse(ratioStages(position.transmission))
   if (!stages.success || stages.data.length === 0) return undefined
   const ratio = trainRatio(stages.data)
   const efficiency = drivetrainEfficiency.run({ stages: stages.data.map(({ kind }) => ({ kind })) })

@@ -1,12 +1,16 @@
-import { takeDrive, takeMotor } from '../compare/takePlate'
-import { plateOf, voltsFor } from '../data/leadConnections'
+import { fluxLimits } from '../data/fluxLimits'
+import { takeDrive, takeMotor } from '../plan/takePlate'
+import { plateOf, voltsFor } from '../motor/leadConnections'
 import { planningValues } from '../data/planningValues'
 import { evaluate } from '../evaluate/evaluate'
-import { torqueSource, type TorqueSource } from '../evaluate/torqueSource'
+import type { FigureId } from '../facts/figureId'
+import { torqueCurve, type TorqueCurve } from '../facts/motor/torqueCurve'
+import { motorCeilingHz } from '../facts/settings/highestHertz'
+import { rpmAtHertz } from '../motor'
 import { applyPatch, set, type Patch, type Plan } from '../plan'
 import { sameNominal } from '../quantities'
 import type { DriveChoice, MotorChoice, SearchSpace } from './space'
-import type { Wishes } from './wishes'
+import type { SearchCriteria } from './searchCriteria'
 
 /** Why a motor and drive do not go together here, or in this shop. */
 export type Unfit = 'volts' | 'amps' | 'breaker' | 'room' | 'unknown'
@@ -15,22 +19,17 @@ export type Unfit = 'volts' | 'amps' | 'breaker' | 'room' | 'unknown'
 export interface Variant {
   motor: MotorChoice
   drive: DriveChoice
-  source: TorqueSource
-  poles: number
+  curve: TorqueCurve
   /** Slip under full load that lowers the top of the knob; none under vector control. */
   slip: number
-  baseHz: number
   /** Hertz of each top and bottom of the space; undefined where motor or drive do not stand them. */
   topHz: (number | undefined)[]
   bottomHz: number[]
+  /** The same as unloaded motor speeds: all that trains and jobs are judged by. */
+  topRpm: (number | undefined)[]
+  bottomRpm: number[]
   inputA: number
 }
-
-/** Flux between which the volts are taken to fit. */
-const FLUX = { least: 0.9, most: 1.05 }
-
-/** Above this plate frequency a motor is kept at its plate. */
-const HIGH_FREQUENCY_HZ = 100
 
 /** What a combination does to the plan, but for its hertz and pulleys. */
 export const variantPatch = (motor: MotorChoice, drive: DriveChoice): Patch => [
@@ -45,7 +44,7 @@ export const variantPatch = (motor: MotorChoice, drive: DriveChoice): Patch => [
  * Judges motors on drives in a shop. What the volts and amps of the plates alone tell is told without
  * judging the whole plan.
  */
-export function pairing(plan: Plan, space: SearchSpace, wishes: Wishes) {
+export function pairing(plan: Plan, space: SearchSpace, criteria: SearchCriteria) {
   const ceilings = new Map<DriveChoice, number | undefined>()
   const ceilingOf = (drive: DriveChoice): number | undefined => {
     if (!ceilings.has(drive))
@@ -58,13 +57,13 @@ export function pairing(plan: Plan, space: SearchSpace, wishes: Wishes) {
     const [plateV, ceilingV] = [voltsFor(motor.plate, motor.connection), ceilingOf(drive)]
     if (plateV !== undefined && ceilingV !== undefined && !sameNominal(plateV, ceilingV)) {
       const flux = ceilingV / plateV
-      if (flux < FLUX.least || flux > FLUX.most) return 'volts'
+      if (flux < fluxLimits.weak || flux > fluxLimits.warm) return 'volts'
     }
     // Whatever is taken off a drive's amps, there are never more than its plate has.
     const plateA = plateOf(motor.connection).plate === 'high' ? motor.plate.highVoltageA : motor.plate.lowVoltageA
     const { ratedOutputA } = drive.plate
     if (plateA !== undefined && ratedOutputA !== undefined && ratedOutputA < plateA) return 'amps'
-    return variantOf(bare, motor, drive, space, wishes)
+    return variantOf(bare, motor, drive, space, criteria)
   }
 }
 
@@ -74,24 +73,24 @@ function variantOf(
   motor: MotorChoice,
   drive: DriveChoice,
   { tops, bottoms }: SearchSpace,
-  wishes: Wishes,
+  criteria: SearchCriteria,
 ): Variant | Unfit {
   const { overallMm } = motor.plate
-  if (wishes.roomMm !== undefined && !motor.own && (overallMm === undefined || overallMm > wishes.roomMm)) return 'room'
+  if (criteria.roomMm !== undefined && !motor.own && (overallMm === undefined || overallMm > criteria.roomMm))
+    return 'room'
   const tried = applyPatch(plan, variantPatch(motor, drive))
   const evaluation = evaluate(tried)
-  const value = (id: string) => evaluation.figures[id]?.value
-  const [flux, outputA, plateA, inputA, poles, plateHz] = [
-    'motor.fluxFraction',
-    'drive.outputA',
-    'motor.plateCurrentA',
-    'drive.inputA',
-    'motor.poles',
-    'motor.ratedFrequencyHz',
-  ].map(value)
-  const source = torqueSource(tried, evaluation)
+  const value = (id: FigureId) => evaluation.figures[id]?.value
+  const [flux, outputA, plateA, inputA] = [
+    value('motor.fluxFraction'),
+    value('drive.outputA'),
+    value('motor.plateCurrentA'),
+    value('drive.inputA'),
+  ]
+  const [poles, plateHz] = [value('motor.poles'), value('motor.ratedFrequencyHz')]
+  const curve = evaluation.torque && torqueCurve(evaluation.torque)
   if (
-    !source ||
+    !curve ||
     flux === undefined ||
     outputA === undefined ||
     plateA === undefined ||
@@ -99,31 +98,30 @@ function variantOf(
     plateHz === undefined
   )
     return 'unknown'
-  if (flux < FLUX.least || flux > FLUX.most) return 'volts'
+  if (flux < fluxLimits.weak || flux > fluxLimits.warm) return 'volts'
   if (outputA < plateA) return 'amps'
   if (inputA === undefined) return 'unknown'
   const breakerA = plan.supply.breakerA
-  if (wishes.withinBreaker && breakerA !== undefined && inputA > breakerA) return 'breaker'
-  const kept = poles === 2 || plateHz > HIGH_FREQUENCY_HZ
-  const safeHz = ((value('motor.safeRpm') ?? Infinity) * poles) / 120
-  const ceilingHz = Math.min(
-    kept ? plateHz : plateHz * planningValues.topHertzRatio.value,
-    Math.max(plateHz, safeHz),
-    drive.plate.maximumHz ?? Infinity,
+  if (criteria.withinBreaker && breakerA !== undefined && inputA > breakerA) return 'breaker'
+  const ceilingHz = motorCeilingHz(
+    { poles, plateHz, safeRpm: value('motor.safeRpm'), driveHz: drive.plate.maximumHz },
+    planningValues.topHertzRatio.value,
   )
   const lowestHz = value('settings.minimumHz') ?? plateHz
+  const topHz = tops.map((share) => {
+    const hz = Math.round(share * plateHz)
+    return hz <= ceilingHz ? hz : undefined
+  })
+  const bottomHz = bottoms.map((share) => Math.max(lowestHz, Math.round(share * plateHz)))
   return {
     motor,
     drive,
-    source,
-    poles,
+    curve,
     slip: drive.plate.control === 'vector' ? 0 : (value('motor.slip') ?? 0),
-    baseHz: source.baseHz,
-    topHz: tops.map((share) => {
-      const hz = Math.round(share * plateHz)
-      return hz <= ceilingHz + 1e-9 ? hz : undefined
-    }),
-    bottomHz: bottoms.map((share) => Math.max(lowestHz, Math.round(share * plateHz))),
+    topHz,
+    topRpm: topHz.map((hz) => (hz === undefined ? undefined : rpmAtHertz(hz, poles))),
+    bottomHz,
+    bottomRpm: bottomHz.map((hz) => rpmAtHertz(hz, poles)),
     inputA,
   }
 }

@@ -1,9 +1,12 @@
-import { shippedLibrary } from '../data/planningValues'
+import { shippedTables } from '../data/planningValues'
 import { rampTime, stopWithoutResistor } from '../drive'
-import type { Evaluation, PositionLine } from '../evaluate/evaluate'
-import { lowestSpindleLimit } from '../evaluate/spindleLimits'
-import type { Plan, Sense } from '../plan'
-import { forwardSense, leadsSwapped } from './spindleSense'
+import type { Evaluation } from '../evaluate/evaluate'
+import type { PositionLine } from '../evaluate/positionLine'
+import type { FigureId } from '../facts/figureId'
+import { rpmAtHertz } from '../motor'
+import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
+import type { Plan, Rotation } from '../plan'
+import { forwardRotation, leadsSwapped } from '../facts/spindle/spindleRotation'
 
 /** What changes with one belt position: the lines of the card that hangs at the machine. */
 export interface ChangeOverLine {
@@ -13,7 +16,7 @@ export interface ChangeOverLine {
   /** Against the motor, both seen from the same end; undefined where unknown. */
   reversed: boolean | undefined
   /** Of the spindle as a person faces its nose, forward on the switch. */
-  sense: Sense | undefined
+  rotation: Rotation | undefined
   bottomRpm: number | undefined
   topRpm: number | undefined
   /** Spindle rpm for each hertz: what the dial's scale is multiplied by. */
@@ -31,20 +34,20 @@ export interface ChangeOverLine {
 
 /** Direction, scale, ceiling and expected reading of every belt position. */
 export function changeOver(plan: Plan, { figures, positions }: Evaluation): ChangeOverLine[] {
-  const value = (id: string) => figures[id]?.value
-  const [poles, baseHz, topHz] = ['motor.poles', 'settings.baseFrequencyHz', 'settings.maximumHz'].map(value)
+  const value = (id: FigureId) => figures[id]?.value
+  const [poles, baseHz, topHz] = (['motor.poles', 'settings.baseFrequencyHz', 'settings.maximumHz'] as const).map(value)
   const limit = lowestSpindleLimit(plan)
   const swapped = leadsSwapped(plan, positions.find((p) => p.main)?.reversed)
   return positions.map((p): ChangeOverLine => {
     const ratio = value(p.speedRatio)
-    const rpmPerHz = ratio === undefined || poles === undefined ? undefined : (120 * ratio) / poles
+    const rpmPerHz = ratio === undefined || poles === undefined ? undefined : rpmAtHertz(1, poles) * ratio
     const limitHz = limit && rpmPerHz !== undefined ? limit.rpm / rpmPerHz : undefined
     return {
       id: p.id,
       name: p.name,
       main: p.main,
       reversed: p.reversed,
-      sense: forwardSense(plan, p.reversed, swapped),
+      rotation: forwardRotation(plan, p.reversed, swapped),
       bottomRpm: value(p.bottomRpm),
       topRpm: value(p.unloadedTopRpm),
       rpmPerHz,
@@ -57,7 +60,7 @@ export function changeOver(plan: Plan, { figures, positions }: Evaluation): Chan
   })
 }
 
-type Value = (id: string) => number | undefined
+type Value = (id: FigureId) => number | undefined
 
 /** Ramps of one position, by the figures that the stop of the main one is judged with; to the speed it may have. */
 function ramps(value: Value, p: PositionLine, limitHz: number | undefined): Pick<ChangeOverLine, 'runUpS' | 'stopS'> {
@@ -70,7 +73,7 @@ function ramps(value: Value, p: PositionLine, limitHz: number | undefined): Pick
   if (inertiaKgM2 === undefined || torqueNm === undefined || topRpm === undefined || topHz === undefined)
     return { runUpS: undefined, stopS: undefined }
   const speedRpm = topRpm * Math.min(1, (limitHz ?? topHz) / topHz)
-  const shaft = { inertiaKgM2, speedRpm, frictionNm: torqueNm * shippedLibrary.planning.frictionShare.value }
+  const shaft = { inertiaKgM2, speedRpm, frictionNm: torqueNm * shippedTables.planning.frictionShare.value }
   const runUp = rampTime.run({ ...shaft, torqueNm })
   const stop = stopWithoutResistor.run({
     ...shaft,

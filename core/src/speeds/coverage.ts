@@ -1,4 +1,4 @@
-import { isCovered, verdictOrder, type JobVerdict } from './jobOn'
+import { isCovered, verdictOrder, type JobVerdict } from '../facts/spindle/jobOn'
 import type { SpeedMap } from './speedMap'
 
 /** How many jobs one position, or two together, can do, and what is lost. */

@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import type { Evaluation } from '../evaluate/evaluate'
+import { rpmAtHertz } from '../motor'
 
 /** Spindle rpm, and surface speed at a diameter, at one hertz on each position. */
 export interface ChartRow {
@@ -21,7 +22,7 @@ export function speedChart(
   const poles = figures['motor.poles']?.value
   const known = positions.flatMap((p) => {
     const ratio = figures[p.speedRatio]?.value
-    return ratio === undefined || poles === undefined ? [] : [{ name: p.name, rpmPerHz: (120 * ratio) / poles }]
+    return ratio === undefined || poles === undefined ? [] : [{ name: p.name, rpmPerHz: rpmAtHertz(1, poles) * ratio }]
   })
   return {
     positions: known.map((k) => k.name),

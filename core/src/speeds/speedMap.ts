@@ -1,10 +1,10 @@
-import { shippedLibrary, type Library } from '../data/planningValues'
 import type { Evaluation } from '../evaluate/evaluate'
-import { lowestSpindleLimit } from '../evaluate/spindleLimits'
-import { torqueSource } from '../evaluate/torqueSource'
+import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
+import type { FigureId } from '../facts/figureId'
+import { torqueCurve } from '../facts/motor/torqueCurve'
 import type { Plan } from '../plan'
-import { jobOn, type Given, type JobOn, type Wanted } from './jobOn'
-import { spindleAt } from './spindleAt'
+import { jobOn, type Given, type JobOn, type Wanted } from '../facts/spindle/jobOn'
+import { spindleAt } from '../facts/spindle/spindleAt'
 
 /** What the spindle has at one speed of a position; torque in N m. */
 export interface MapPoint {
@@ -52,11 +52,10 @@ export interface SpeedMap {
 const STEPS = 48
 
 /** Torque at the spindle over speed for every position, with the jobs on it; undefined while motor, drive or belts are not known. */
-export function speedMap(plan: Plan, evaluation: Evaluation, library: Library = shippedLibrary): SpeedMap | undefined {
-  const value = (id: string | undefined) => (id === undefined ? undefined : evaluation.figures[id]?.value)
-  const source = torqueSource(plan, evaluation, library)
-  const poles = value('motor.poles')
-  if (!source || poles === undefined) return undefined
+export function speedMap(plan: Plan, evaluation: Evaluation): SpeedMap | undefined {
+  const value = (id: FigureId | undefined) => (id === undefined ? undefined : evaluation.figures[id]?.value)
+  if (!evaluation.torque) return undefined
+  const curve = torqueCurve(evaluation.torque)
   const limit = lowestSpindleLimit(plan)
   const ways = evaluation.positions.flatMap((line) => {
     const [speedRatio, efficiency, bottomRpm, topRpm] = [
@@ -67,8 +66,8 @@ export function speedMap(plan: Plan, evaluation: Evaluation, library: Library = 
     ]
     if (speedRatio === undefined || efficiency === undefined || bottomRpm === undefined || topRpm === undefined)
       return []
-    const at: Given['at'] = (rpm, loadNm) => spindleAt(source, poles, { speedRatio, efficiency }, rpm, loadNm)
-    const baseRpm = ((120 * source.baseHz) / poles) * speedRatio
+    const at: Given['at'] = (rpm, loadNm) => spindleAt(curve, { speedRatio, efficiency }, rpm, loadNm)
+    const baseRpm = curve.baseRpm * speedRatio
     return [{ line, bottomRpm, topRpm, limitRpm: limit?.rpm, strongestRpm: baseRpm, at, baseRpm }]
   })
   const positions = ways.map(({ line, bottomRpm, topRpm, baseRpm, at }): MapPosition => ({

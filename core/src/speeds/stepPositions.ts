@@ -1,8 +1,9 @@
 import { beltGeometry, pulleysOverlap } from '../drivetrain/beltLength'
 import { ratioStages } from '../drivetrain/effectiveSizes'
-import { trainRatio, trainStages, type StageKind } from '../drivetrain/drivetrainRatio'
-import type { Stage } from '../plan'
-import { amount, say, type Said } from '../quantities'
+import { trainRatio, trainStages } from '../drivetrain/drivetrainRatio'
+import type { TransmissionKind } from '../drivetrain/transmissionKinds'
+import { stageOfKind, type TransmissionStage } from '../plan'
+import { amount, message, type Message } from '../quantities'
 import { Refusal } from '../rules/rule'
 
 /** Two step pulleys that face each other, step by step; mm. */
@@ -15,7 +16,7 @@ export interface StepPair {
 
 /** A machine's drive as its step pulleys and back gear make it. */
 export interface StepTrain {
-  kind: StageKind
+  kind: TransmissionKind
   /** Motor to the next shaft, and from there to the spindle where there is a countershaft. */
   pairs: readonly StepPair[]
   /** Of a back gear that goes in and out; none where there is none. */
@@ -26,10 +27,10 @@ export interface StepTrain {
 export interface StepCombination {
   /** By its steps from the motor on, `2-1, geared`. */
   name: string
-  stages: Stage[]
+  stages: TransmissionStage[]
   speedRatio: number
   /** Why it cannot be set, or is of no use; nothing where it can. */
-  not?: Said
+  not?: Message
 }
 
 /** Share of its length by which one belt can be made to serve steps that want different lengths. */
@@ -57,15 +58,16 @@ export function stepPositions({ kind, pairs, gears }: StepTrain): StepCombinatio
     gears.length === 0 ? [{ steps, geared: false }] : [false, true].map((geared) => ({ steps, geared })),
   )
   const made = ways.flatMap(({ steps, geared }): StepCombination[] => {
-    const stages: Stage[] = [
-      ...pairs.map(({ driverMm, drivenMm, centreMm }, p): Stage => ({
-        kind,
-        driverMm: driverMm[steps[p] ?? 0],
-        drivenMm: drivenMm[steps[p] ?? 0],
-        ...(centreMm === undefined ? {} : { centreMm }),
-      })),
+    const stages: TransmissionStage[] = [
+      ...pairs.map(({ driverMm, drivenMm, centreMm }, p) =>
+        stageOfKind({ driverMm: driverMm[steps[p] ?? 0], drivenMm: drivenMm[steps[p] ?? 0], centreMm }, kind),
+      ),
       ...(geared
-        ? gears.map(({ driver, driven }): Stage => ({ kind: 'gear-pair', driverMm: driver, drivenMm: driven }))
+        ? gears.map(({ driver, driven }): TransmissionStage => ({
+            kind: 'gear-pair',
+            driverTeeth: driver,
+            drivenTeeth: driven,
+          }))
         : []),
     ]
     const read = trainStages.safeParse(ratioStages(stages))
@@ -79,7 +81,7 @@ export function stepPositions({ kind, pairs, gears }: StepTrain): StepCombinatio
 }
 
 /** What is wrong with each step of a pair, against the length that the most of them want. */
-function misfits(pair: StepPair): (Said | undefined)[] {
+function misfits(pair: StepPair): (Message | undefined)[] {
   const steps = pair.driverMm.map((driver, i) => {
     const driven = pair.drivenMm[i] ?? driver
     return { largeMm: Math.max(driver, driven), smallMm: Math.min(driver, driven) }
@@ -89,10 +91,10 @@ function misfits(pair: StepPair): (Said | undefined)[] {
   const lengths = steps.map(({ largeMm, smallMm }) => beltGeometry(largeMm, smallMm, centreMm, false).lengthMm)
   const common = [...lengths].sort((a, b) => a - b)[Math.floor((lengths.length - 1) / 2)] ?? 0
   return steps.map(({ largeMm, smallMm }, i) => {
-    if (pulleysOverlap(largeMm, smallMm, centreMm)) return say`its pulleys would overlap`
+    if (pulleysOverlap(largeMm, smallMm, centreMm)) return message`its pulleys would overlap`
     const more = (lengths[i] ?? common) - common
     if (Math.abs(more) <= ONE_BELT * common) return undefined
-    return say`step ${i + 1} wants a belt ${amount('length', Math.abs(more))} ${more > 0 ? 'longer' : 'shorter'} than the others`
+    return message`step ${i + 1} wants a belt ${amount('length', Math.abs(more))} ${more > 0 ? 'longer' : 'shorter'} than the others`
   })
 }
 
@@ -102,7 +104,7 @@ function sameSpeeds(sorted: readonly StepCombination[]): StepCombination[] {
   return sorted.map((combination) => {
     if (combination.not) return combination
     if (last && last.speedRatio / combination.speedRatio - 1 < SAME_SPEED)
-      return { ...combination, not: say`the same speed as ${last.name}` }
+      return { ...combination, not: message`the same speed as ${last.name}` }
     last = combination
     return combination
   })

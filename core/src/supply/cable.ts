@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { cableTables, copper, groupingFactors } from '../data/cableTables'
-import { amps, gives, phases, volts } from '../rules/inputs'
+import { ampsInput, phasesInput, voltsInput } from '../rules/inputs'
+import { gaugeArea } from '../quantities'
 import { refuse, rule } from '../rules/rule'
 import { dropAlong } from './voltageDrop'
 
@@ -10,31 +11,26 @@ const earthFor = (size: number): number => (size <= 16 ? size : size <= 35 ? 16 
 /** The smallest cable that its protection protects and that does not drop too much. */
 export const cable = rule({
   id: 'supply.cable',
-  title: 'Cable of the drive’s circuit',
   input: z.strictObject({
-    loadA: amps('the larger of computed and plate input'),
-    protectionA: amps('rating of the breaker or fuse'),
-    lengthM: z.number().gt(0).max(10_000).describe('m, one way'),
-    system: z.enum(['metric', 'awg']).describe('mm2 or American gauge'),
-    method: z
-      .enum(['C', 'B2', 'conduit', 'cord'])
-      .describe('how it is laid: C on a wall, B2 in conduit (metric); conduit, cord (gauge)'),
-    ambientC: z.number().min(-20).max(60).default(30).describe('degrees C, where it is hottest'),
-    grouped: z.number().int().min(1).max(6).default(1).describe('circuits that lie together'),
-    phases,
-    voltageV: volts('of the supply'),
-    maxDropPercent: z.number().gt(0).max(20).default(3).describe('%, most that may be lost'),
+    loadA: ampsInput,
+    protectionA: ampsInput,
+    lengthM: z.number().gt(0).max(10_000),
+    system: z.enum(['metric', 'awg']),
+    method: z.enum(['C', 'B2', 'conduit', 'cord']),
+    ambientC: z.number().min(-20).max(60).default(30),
+    grouped: z.number().int().min(1).max(6).default(1),
+    phases: phasesInput,
+    voltageV: voltsInput,
+    maxDropPercent: z.number().gt(0).max(20).default(3),
   }),
   output: z.object({
-    size: gives('mm2 or AWG', 'of each live conductor'),
-    ampacityA: gives('A', 'with the factors for heat and company'),
-    dropPercent: gives('%', 'at the load, copper hot'),
-    earthSize: gives('mm2 or AWG', 'of the protective conductor'),
+    size: z.number(),
+    areaMm2: z.number(),
+    ampacityA: z.number(),
+    dropPercent: z.number(),
+    dropFraction: z.number(),
+    earthSize: z.number(),
   }),
-  formula:
-    'smallest size with load <= protection <= ampacity x factors, and k rho L I/A within the drop, rho = 0.0225 ohm mm2/m',
-  source: 'IEC 60364-4-43 (load, protection, ampacity), IEC 60364-5-52 and 5-54; NEC 240.4(D), 310, 400.5',
-  example: { loadA: 14.5, protectionA: 20, lengthM: 15, system: 'metric', method: 'C', phases: 1, voltageV: 230 },
   compute: ({
     loadA,
     protectionA,
@@ -63,7 +59,14 @@ export const cable = rule({
       const carries = (ampacityA[method] ?? 0) * factor
       const dropPercent = (100 * dropAlong(loadA, lengthM, areaMm2, count, copper.hot)) / voltageV
       if (carries >= protectionA && dropPercent <= maxDropPercent)
-        return { size, ampacityA: carries, dropPercent, earthSize: system === 'metric' ? earthFor(size) : size }
+        return {
+          size,
+          areaMm2: system === 'metric' ? size : gaugeArea(size),
+          ampacityA: carries,
+          dropPercent,
+          dropFraction: dropPercent / 100,
+          earthSize: system === 'metric' ? earthFor(size) : size,
+        }
     }
     return refuse(
       'loadA',

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { copper } from '../data/cableTables'
-import { amps, gives, phases } from '../rules/inputs'
+import { ampsInput, phasesInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
 /** Volts lost along a cable with a given resistivity. */
@@ -15,17 +15,13 @@ export const dropAlong = (
 /** Volts lost along a cable. */
 export const voltageDrop = rule({
   id: 'cable.voltage-drop',
-  title: 'Voltage drop of a cable',
   input: z.strictObject({
-    currentA: amps('load'),
-    lengthM: z.number().gt(0).max(10_000).describe('m, one way'),
-    areaMm2: z.number().gt(0).max(1000).describe('mm2, of each conductor'),
-    phases,
+    currentA: ampsInput,
+    lengthM: z.number().gt(0).max(10_000),
+    areaMm2: z.number().gt(0).max(1000),
+    phases: phasesInput,
   }),
-  output: z.object({ dropV: gives('V', 'copper at 20 C'), hotDropV: gives('V', 'copper hot under load') }),
-  formula: 'V = k rho L I / A, k = 2 on one phase and sqrt(3) on three; rho = 0.0175 ohm mm2/m at 20 C, 0.0225 hot',
-  source: 'Resistance of copper (IEC 60228); reactance is left out, which small cables allow',
-  example: { currentA: 18, lengthM: 15, areaMm2: 2.5, phases: 1 },
+  output: z.object({ dropV: z.number(), hotDropV: z.number() }),
   compute: ({ currentA, lengthM, areaMm2, phases: count }) => ({
     dropV: dropAlong(currentA, lengthM, areaMm2, count, copper.cold),
     hotDropV: dropAlong(currentA, lengthM, areaMm2, count, copper.hot),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gives, millimetres } from '../rules/inputs'
+import { millimetresInput } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
 
 interface Disc {
@@ -19,17 +19,13 @@ export function hollowDisc({ outerMm, innerMm, lengthMm, densityKgM3 }: Disc): {
 /** Mass and inertia of a plain or bored disc about its axis. */
 export const cylinderInertia = rule({
   id: 'inertia.cylinder',
-  title: 'Mass and inertia of a disc',
   input: z.strictObject({
-    outerMm: millimetres('outer diameter'),
-    innerMm: z.number().min(0).max(1e5).default(0).describe('mm, bore; 0 where solid'),
-    lengthMm: millimetres('length or thickness'),
-    densityKgM3: z.number().gt(0).max(25000).default(7850).describe('kg/m3; steel 7850'),
+    outerMm: millimetresInput,
+    innerMm: z.number().min(0).max(1e5).default(0),
+    lengthMm: millimetresInput,
+    densityKgM3: z.number().gt(0).max(25000).default(7850),
   }),
-  output: z.object({ massKg: gives('kg', 'mass'), inertiaKgM2: gives('kg m2', 'about the axis') }),
-  formula: 'm = rho pi (D^2 - d^2) L / 4;  J = m (D^2 + d^2) / 8',
-  source: 'Mechanics of a solid of revolution',
-  example: { outerMm: 250, innerMm: 0, lengthMm: 60, densityKgM3: 7850 },
+  output: z.object({ massKg: z.number(), inertiaKgM2: z.number() }),
   compute: (disc) =>
     disc.innerMm >= disc.outerMm ? refuse('innerMm', `must be under outerMm, ${disc.outerMm}`) : hollowDisc(disc),
 })

@@ -1,11 +1,23 @@
 import { isDeepStrictEqual } from 'node:util'
 import { Inject, Injectable } from '@nestjs/common'
-import { conversionFile, emptyPlan, evaluate, PLAN_VERSION, readConversionFile, readPlan, type Plan } from '@zesty/core'
+import {
+  conversionFile,
+  CONVERSION_FORMAT,
+  emptyPlan,
+  evaluate,
+  PLAN_VERSION,
+  readConversionFile,
+  readPlan,
+  type Fault,
+  type NewConversion,
+  type Outcome,
+  type Plan,
+  type UnreadSave,
+} from '@zesty/core'
 import { and, asc, desc, eq } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
-import type { NewConversion, Save } from './conversion'
 
 const columns = {
   id: conversions.id,
@@ -19,15 +31,29 @@ type Row = { id: string; shopId: string; revision: number; plan: unknown; savedA
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
 
 /** Only validated plans are stored, so one of this release's version is what it says; older ones are upgraded. */
+const readStored = (plan: unknown): Outcome<Plan> => (isCurrent(plan) ? { ok: true, value: plan } : readPlan(plan))
+
+/** A plan that cannot be brought up to date is told so, and can still be had as it is stored. */
+const unreadable = (faults: Fault[]): Problem =>
+  new Problem(422, `${saysUnreadable(faults)} It can be exported as it is stored.`, { title: 'Cannot be read', faults })
+
+const saysUnreadable = ([first]: readonly Fault[]): string =>
+  `The stored plan cannot be read by this release${first ? `: ${first.field} ${first.message}` : ''}.`
+
 function opened(row: Row): Conversion {
-  if (isCurrent(row.plan)) return { ...row, plan: row.plan }
-  const read = readPlan(row.plan)
-  if (!read.ok) throw new Error(`The stored plan of ${row.id} does not validate: ${JSON.stringify(read.faults)}`)
+  const read = readStored(row.plan)
+  if (!read.ok) throw unreadable(read.faults)
   return { ...row, plan: read.value }
 }
 
 const isCurrent = (plan: unknown): plan is Plan =>
   typeof plan === 'object' && plan !== null && 'schemaVersion' in plan && plan.schemaVersion === PLAN_VERSION
+
+/** What a plan that cannot be read calls its machine, if it does. */
+const nameOf = (plan: unknown): string => {
+  const name: unknown = typeof plan === 'object' && plan !== null ? Reflect.get(plan, 'name') : undefined
+  return typeof name === 'string' && name !== '' ? name : 'A machine without a name'
+}
 
 @Injectable()
 export class ConversionsService {
@@ -40,16 +66,20 @@ export class ConversionsService {
       .from(conversions)
       .where(eq(conversions.shopId, shopId))
       .orderBy(asc(conversions.createdAt), asc(conversions.id))
-    return rows.map((row) => {
-      const { plan, ...rest } = opened(row)
+    return rows.map(({ id, revision, savedAt, plan: stored }) => {
+      const read = readStored(stored)
+      if (!read.ok) return { id, revision, savedAt, name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
+      const plan = read.value
       const { chain, stages, findings, next, figures } = evaluate(plan)
       return {
-        ...rest,
+        id,
+        revision,
+        savedAt,
         name: plan.name,
         machineKind: plan.survey.machineKind,
         powerW: plan.motor.powerW,
         inputA: figures['drive.inputA']?.value,
-        circuitId: plan.supply.circuitId,
+        branchCircuitId: plan.supply.branchCircuitId,
         chain,
         stages,
         stops: findings.filter((f) => f.severity === 'stop').length,
@@ -60,9 +90,13 @@ export class ConversionsService {
   }
 
   async find(id: string): Promise<Conversion> {
+    return opened(await this.stored(id))
+  }
+
+  private async stored(id: string): Promise<Row> {
     const [row] = await this.db.select(columns).from(conversions).where(eq(conversions.id, id))
     if (!row) throw notFound('conversion')
-    return opened(row)
+    return row
   }
 
   create(shopId: string, { name, machineKind }: NewConversion): Promise<Conversion> {
@@ -94,14 +128,16 @@ export class ConversionsService {
   }
 
   async exportFile(id: string) {
-    return conversionFile((await this.find(id)).plan)
+    const { plan } = await this.stored(id)
+    const read = readStored(plan)
+    return read.ok ? conversionFile(read.value) : { format: CONVERSION_FORMAT, plan }
   }
 
   async evaluation(id: string) {
     return evaluate((await this.find(id)).plan)
   }
 
-  save(id: string, { baseRevision, plan }: Save): Promise<Conversion> {
+  save(id: string, { baseRevision, plan }: UnreadSave): Promise<Conversion> {
     const read = readPlan(plan)
     if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` })))
     return this.write(id, baseRevision, read.value, 'edited')
@@ -138,7 +174,7 @@ export class ConversionsService {
   }
 
   async revisions(id: string) {
-    await this.find(id)
+    await this.stored(id)
     return this.db
       .select({ revision: revisions.revision, origin: revisions.origin, savedAt: revisions.savedAt })
       .from(revisions)
@@ -154,7 +190,7 @@ export class ConversionsService {
       .where(and(eq(revisions.conversionId, id), eq(revisions.revision, revision)))
     if (!row) throw notFound('revision')
     const read = readPlan(row.plan)
-    if (!read.ok) throw new Error(`Revision ${revision} of ${id} does not validate`)
+    if (!read.ok) throw unreadable(read.faults)
     return { revision: row.revision, origin: row.origin, savedAt: row.savedAt, plan: read.value }
   }
 

@@ -1,5 +1,16 @@
 import { libraryKinds } from '@zesty/core'
-import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import {
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 
 /** A workshop: its supplies and machines, and how it likes to read numbers. */
 export const shops = pgTable('shops', {
@@ -55,10 +66,13 @@ export const libraryItems = pgTable(
       .references(() => shops.id, { onDelete: 'cascade' }),
     kind: text({ enum: libraryKinds }).notNull(),
     name: text().notNull(),
+    /** Of the plan whose fields the item has. */
+    version: integer().notNull(),
     item: jsonb().notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (t) => [index().on(t.shopId)],
+  // One name stands for one item of its kind.
+  (t) => [uniqueIndex().on(t.shopId, t.kind, t.name)],
 )
 
 /** Facts about this database itself, such as whether demo data was wanted. */

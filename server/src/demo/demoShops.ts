@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { applyPatch, circuitSchema, faultsOf, readConversionFile, set, type LibraryItem, type Plan } from '@zesty/core'
+import { applyPatch, branchCircuitSchema, faultsOf, ITEM_VERSION, readConversionFile, set, type LibraryItem, type Plan } from '@zesty/core'
 import { and, eq, inArray } from 'drizzle-orm'
 import { z } from 'zod'
 import type { Database } from '../db/database'
@@ -11,7 +11,7 @@ const shopFileSchema = z.strictObject({
   name: z.string(),
   units: z.enum(['metric', 'imperial']),
   /** Plans name the circuit they stand on by its name. */
-  circuits: z.array(z.strictObject({ name: z.string(), item: circuitSchema })),
+  circuits: z.array(z.strictObject({ name: z.string(), item: branchCircuitSchema })),
   machines: z.array(z.string()),
 })
 
@@ -83,7 +83,7 @@ async function addDemo(db: Database, folder: string, samples: readonly LibraryIt
       if (!shop) continue
       const kept = await tx
         .insert(libraryItems)
-        .values([...samples, ...circuits].map((item) => ({ shopId: shop.id, ...item })))
+        .values([...samples, ...circuits].map((item) => ({ shopId: shop.id, version: ITEM_VERSION, ...item })))
         .returning({ id: libraryItems.id, kind: libraryItems.kind, name: libraryItems.name })
       const circuitIds = new Map(kept.filter((i) => i.kind === 'circuit').map((i) => [i.name, i.id]))
       for (const inFile of plans) {
@@ -100,8 +100,10 @@ async function addDemo(db: Database, folder: string, samples: readonly LibraryIt
 
 /** In the files a plan names its circuit; in the database it points to it. */
 function onCircuit(plan: Plan, circuitIds: ReadonlyMap<string, string>): Plan {
-  const { circuitId } = plan.supply
-  return circuitId === undefined ? plan : applyPatch(plan, [set('supply.circuitId', circuitIds.get(circuitId))])
+  const { branchCircuitId } = plan.supply
+  return branchCircuitId === undefined
+    ? plan
+    : applyPatch(plan, [set('supply.branchCircuitId', circuitIds.get(branchCircuitId))])
 }
 
 /** Takes away the demo shops in which machines and library still stand as they came. */

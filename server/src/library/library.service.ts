@@ -1,68 +1,73 @@
-import { Inject, Injectable } from '@nestjs/common'
-import { type LibraryItem, type LibraryKind } from '@zesty/core'
-import { and, asc, eq, ne } from 'drizzle-orm'
+import { Inject, Injectable, Logger } from '@nestjs/common'
+import { ITEM_VERSION, readItem, type KeptItem, type LibraryItem, type StoredItem, type TakenIn } from '@zesty/core'
+import { asc, eq, sql } from 'drizzle-orm'
+import { isNameTaken } from '../db/databaseErrors'
 import { DATABASE, type Database } from '../db/database'
 import { libraryItems } from '../db/schema'
 import { notFound, Problem } from '../problems/problem'
 import { ShopsService } from '../shops/shops.service'
 import { SAMPLES } from './samples'
 
-const columns = { id: libraryItems.id, kind: libraryItems.kind, name: libraryItems.name, item: libraryItems.item }
-
-/** How many items came in anew, and how many replaced one of their name. */
-export interface TakenIn {
-  added: number
-  replaced: number
+const columns = {
+  id: libraryItems.id,
+  kind: libraryItems.kind,
+  name: libraryItems.name,
+  version: libraryItems.version,
+  item: libraryItems.item,
 }
 
-const keyOf = ({ kind, name }: { kind: LibraryKind; name: string }): string => `${kind} ${name}`
+const keyOf = ({ kind, name }: Pick<LibraryItem, 'kind' | 'name'>): string => `${kind} ${name}`
 
 @Injectable()
 export class LibraryService {
+  private readonly log = new Logger('Library')
+
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(SAMPLES) private readonly samples: readonly LibraryItem[],
     private readonly shops: ShopsService,
   ) {}
 
-  list(shopId: string) {
-    return this.db
+  /** Everything of the shop that can be read; what cannot stays where it is, and the log says why. */
+  async list(shopId: string): Promise<KeptItem[]> {
+    const rows = await this.db
       .select(columns)
       .from(libraryItems)
       .where(eq(libraryItems.shopId, shopId))
       .orderBy(asc(libraryItems.kind), asc(libraryItems.name))
+    return rows.flatMap((row) => this.read(row) ?? [])
   }
 
-  async keep(shopId: string, item: LibraryItem) {
+  async keep(shopId: string, item: LibraryItem): Promise<KeptItem> {
     await this.shops.find(shopId)
-    await this.refuseTaken(shopId, item)
-    const [kept] = await this.db
-      .insert(libraryItems)
-      .values({ shopId, ...item })
-      .returning(columns)
-    return kept
+    const [row] = await refusingTaken(item, () =>
+      this.db
+        .insert(libraryItems)
+        .values({ shopId, ...item, version: ITEM_VERSION })
+        .returning({ id: libraryItems.id }),
+    )
+    if (!row) throw new Error('an insert gave no row')
+    return { ...item, version: ITEM_VERSION, id: row.id }
   }
 
   /** A name stands for one item of its kind, so that a table taken out and in again changes what it should. */
   async takeIn(shopId: string, items: readonly LibraryItem[]): Promise<TakenIn> {
     await this.shops.find(shopId)
     return this.db.transaction(async (tx) => {
-      const there = new Map(
-        (await tx.select(columns).from(libraryItems).where(eq(libraryItems.shopId, shopId))).map((r) => [
-          keyOf(r),
-          r.id,
-        ]),
-      )
-      let replaced = 0
+      let added = 0
       for (const item of items) {
-        const id = there.get(keyOf(item))
-        if (id === undefined) await tx.insert(libraryItems).values({ shopId, ...item })
-        else {
-          await tx.update(libraryItems).set({ item: item.item }).where(eq(libraryItems.id, id))
-          replaced += 1
-        }
+        const [row] = await tx
+          .insert(libraryItems)
+          .values({ shopId, ...item, version: ITEM_VERSION })
+          .onConflictDoUpdate({
+            target: [libraryItems.shopId, libraryItems.kind, libraryItems.name],
+            set: { item: item.item, version: ITEM_VERSION },
+          })
+          // A row that was updated carries the transaction that did it; a new one carries none.
+          .returning({ added: sql<boolean>`xmax = 0` })
+        if (row?.added === true) added += 1
       }
-      return { added: items.length - replaced, replaced }
+      return { added, replaced: items.length - added }
     })
   }
 
@@ -74,13 +79,17 @@ export class LibraryService {
     )
   }
 
-  async change(id: string, item: LibraryItem) {
+  async change(id: string, item: LibraryItem): Promise<KeptItem> {
     const [there] = await this.db.select().from(libraryItems).where(eq(libraryItems.id, id))
     if (!there) throw notFound('library item')
     if (there.kind !== item.kind) throw new Problem(409, `${there.name} is a ${there.kind} and stays one.`)
-    await this.refuseTaken(there.shopId, item, id)
-    const [changed] = await this.db.update(libraryItems).set(item).where(eq(libraryItems.id, id)).returning(columns)
-    return changed
+    await refusingTaken(item, () =>
+      this.db
+        .update(libraryItems)
+        .set({ ...item, version: ITEM_VERSION })
+        .where(eq(libraryItems.id, id)),
+    )
+    return { ...item, version: ITEM_VERSION, id }
   }
 
   async remove(id: string): Promise<void> {
@@ -88,21 +97,22 @@ export class LibraryService {
     if (removed.length === 0) throw notFound('library item')
   }
 
-  private async refuseTaken(shopId: string, { kind, name }: LibraryItem, own?: string): Promise<void> {
-    const [taken] = await this.db
-      .select({ id: libraryItems.id })
-      .from(libraryItems)
-      .where(
-        and(
-          eq(libraryItems.shopId, shopId),
-          eq(libraryItems.kind, kind),
-          eq(libraryItems.name, name),
-          own === undefined ? undefined : ne(libraryItems.id, own),
-        ),
-      )
-    if (taken)
-      throw new Problem(409, `The library has a ${kind} called ${name} already; give this one another name.`, {
-        title: 'Name taken',
-      })
+  private read(row: StoredItem & { id: string }): KeptItem | undefined {
+    const read = readItem(row)
+    if (read.ok) return { ...read.value, version: ITEM_VERSION, id: row.id }
+    this.log.error(`${row.kind} ${row.name} (${row.id}) cannot be read: ${JSON.stringify(read.faults)}`)
+    return undefined
+  }
+}
+
+/** Tells of a name that is there already; the database itself refuses it. */
+async function refusingTaken<T>({ kind, name }: LibraryItem, write: () => Promise<T>): Promise<T> {
+  try {
+    return await write()
+  } catch (error) {
+    if (!isNameTaken(error)) throw error
+    throw new Problem(409, `The library has a ${kind} called ${name} already; give this one another name.`, {
+      title: 'Name taken',
+    })
   }
 }

@@ -1,6 +1,8 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
+import type { Problem as ProblemDetails } from '@zesty/core'
 import type { Response } from 'express'
-import { problemDetails, type ProblemDetails } from './problem'
+import { causes, databaseCodes } from '../db/databaseErrors'
+import { problemDetails } from './problem'
 
 const details: Record<number, string> = {
   404: 'There is nothing at this address.',
@@ -49,9 +51,6 @@ const statusOf = (error: unknown): number | undefined =>
 
 const goneCodes = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08003'])
 
-function isDatabaseGone(error: unknown): boolean {
-  if (typeof error !== 'object' || error === null) return false
-  if ('code' in error && typeof error.code === 'string' && goneCodes.has(error.code)) return true
-  if (error instanceof Error && /terminated unexpectedly/i.test(error.message)) return true
-  return 'cause' in error && isDatabaseGone(error.cause)
-}
+const isDatabaseGone = (error: unknown): boolean =>
+  databaseCodes(error).some((code) => goneCodes.has(code)) ||
+  causes(error).some((e) => /terminated unexpectedly/i.test(e.message))

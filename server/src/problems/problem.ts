@@ -1,16 +1,5 @@
 import { HttpException } from '@nestjs/common'
-import type { Fault } from '@zesty/core'
-
-/** The one shape of every error (RFC 9457 problem details). */
-export interface ProblemDetails {
-  type: string
-  title: string
-  status: number
-  detail: string
-  /** Each thing wrong with the input, by field. */
-  faults?: Fault[]
-  [extra: string]: unknown
-}
+import type { Fault, Problem as ProblemDetails } from '@zesty/core'
 
 const titles: Record<number, string> = {
   400: 'Bad input',

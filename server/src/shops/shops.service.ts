@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common'
+import type { NewShop, ShopChange } from '@zesty/core'
 import { count, eq } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, shops } from '../db/schema'
 import { notFound } from '../problems/problem'
-import type { NewShop, ShopPatch } from './shop'
 
 const columns = { id: shops.id, name: shops.name, units: shops.units, demo: shops.demo, createdAt: shops.createdAt }
 
@@ -31,7 +31,7 @@ export class ShopsService {
     return made
   }
 
-  async change(id: string, patch: ShopPatch) {
+  async change(id: string, patch: ShopChange) {
     const set = Object.fromEntries(Object.entries(patch).filter(([, v]) => v !== undefined))
     if (Object.keys(set).length === 0) return this.find(id)
     const [changed] = await this.db.update(shops).set(set).where(eq(shops.id, id)).returning(columns)

@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react'
 import { BrowserRouter, Route, Routes } from 'react-router'
 import { Brief } from './Brief'
 import { Catch } from './Catch'
-import { LostScreen } from './LostScreen'
+import { LostScreen } from '../parts/LostScreen'
 
 /** Each screen is loaded when it is first opened. */
 const Home = lazy(() => import('../shop/Home').then((m) => ({ default: m.Home })))

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react'
-import { useNoticed } from './notice'
+import { useNoticed } from '../state/notice'
 
 const Toaster = lazy(() => import('sonner').then((m) => ({ default: m.Toaster })))
 

@@ -1,5 +1,5 @@
 import { Component, type ReactNode } from 'react'
-import { LostScreen } from './LostScreen'
+import { LostScreen } from '../parts/LostScreen'
 
 /** Shows a page instead of nothing where a fault of the program reaches the top; React has no hook for this. */
 export class Catch extends Component<{ children: ReactNode }, { error: Error | undefined }> {

@@ -1,16 +1,8 @@
-import type { ChainLink, LinkId, StageId } from '@zesty/core'
+import { chainLinks, type ChainLink } from '@zesty/core'
 import { Mark } from '../parts/Mark'
-import { navigation } from '../parts/goToField'
+import { openStage } from '../state/goToField'
 import { Text } from '../parts/Text'
-import { useEvaluation } from './openPlan'
-
-const stageOfLink: Record<LinkId, StageId> = {
-  wall: 'survey',
-  drive: 'drive',
-  motor: 'motor',
-  belts: 'survey',
-  spindle: 'speeds',
-}
+import { useEvaluation } from '../state/evaluation'
 
 const edge: Record<ChainLink['state'], string> = {
   stop: 'border-oxide shadow-[inset_0_3px_0_var(--oxide)]',
@@ -50,7 +42,7 @@ function ChainItem({ link, first }: { link: ChainLink; first: boolean }) {
       <li className="min-w-0">
         <button
           type="button"
-          onClick={() => navigation.openStage(stageOfLink[link.id])}
+          onClick={() => openStage(chainLinks[link.id].stage)}
           className={`block h-full w-full min-w-[150px] overflow-hidden rounded-lg border bg-card px-3 pt-2 pb-1.5 text-left lg:min-w-0 ${edge[link.state]}`}
         >
           <span className="flex items-center justify-between gap-2 font-cond text-[15px] leading-tight font-semibold text-ink-2">

@@ -1,13 +1,14 @@
-import { useAppDispatch } from '../app/store'
+import { useAppDispatch } from '../state/store'
 import { Overlay } from '../parts/Overlay'
-import { DifferenceTable } from './DifferenceTable'
-import { useOpen } from './openPlan'
-import { settled } from './planSlice'
+import { DifferenceTable } from '../parts/DifferenceTable'
+import { useOpen, usePlan } from '../state/openPlan'
+import { settled } from '../state/planSlice'
 
 /** Two tabs or two people changed the same plan: both sides, and the choice. */
 export function ConflictDialog() {
   const dispatch = useAppDispatch()
-  const { theirs, plan } = useOpen()
+  const theirs = useOpen((open) => open.theirs)
+  const plan = usePlan()
   if (!theirs) return null
   return (
     <Overlay

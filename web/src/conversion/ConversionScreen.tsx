@@ -1,47 +1,53 @@
-import { readPlan, stageIds, type StageId } from '@zesty/core'
-import { lazy, Suspense, useEffect } from 'react'
+import { stageIds, type StageId } from '@zesty/core'
+import { lazy, Suspense, useEffect, type LazyExoticComponent, type ReactNode } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { api, problemText } from '../app/api'
-import { useAppDispatch, useAppSelector } from '../app/store'
-import { navigation } from '../parts/goToField'
+import { api, problemText } from '../state/api'
+import { stageOpened } from '../state/screenSlice'
+import { useAppDispatch, useAppSelector } from '../state/store'
+import { UnitsOfShop } from '../state/UnitsOfShop'
 import { Chain } from './Chain'
-import { readDraft } from './draft'
+import { readDraft } from '../state/draft'
 import { Findings } from './Findings'
 import { FirstVerdict } from './FirstVerdict'
 import { Overlays } from './Overlays'
-import { closed, opened } from './planSlice'
+import { closed, opened } from '../state/planSlice'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
 import { useKeys } from './useKeys'
 
-const stages: Record<StageId, React.LazyExoticComponent<() => React.ReactNode>> = {
-  survey: lazy(() => import('../stages/survey/SurveyStage').then((m) => ({ default: m.SurveyStage }))),
-  route: lazy(() => import('../stages/route/RouteStage').then((m) => ({ default: m.RouteStage }))),
-  motor: lazy(() => import('../stages/motor/MotorStage').then((m) => ({ default: m.MotorStage }))),
-  drive: lazy(() => import('../stages/drive/DriveStage').then((m) => ({ default: m.DriveStage }))),
-  speeds: lazy(() => import('../stages/speeds/SpeedsStage').then((m) => ({ default: m.SpeedsStage }))),
-  settings: lazy(() => import('../stages/settings/SettingsStage').then((m) => ({ default: m.SettingsStage }))),
+interface StageModule {
+  default: () => ReactNode
 }
+
+/** The screen of a stage: `Stage.tsx` of the folder that bears its name. */
+const fetchStage = (id: StageId) => import(`../stages/${id}/Stage.tsx`) as Promise<StageModule>
+
+/** Each is fetched when it is first opened. */
+const surfaces = Object.fromEntries(stageIds.map((id) => [id, lazy(() => fetchStage(id))])) as Record<
+  StageId,
+  LazyExoticComponent<() => ReactNode>
+>
+
+const stageIn = (address: string | undefined): StageId => stageIds.find((s) => s === address) ?? 'survey'
 
 /** Loads a conversion, lays over it what this browser had not sent yet, and shows it. */
 export function ConversionScreen() {
-  const { id = '' } = useParams()
+  const { id = '', stage } = useParams()
   const dispatch = useAppDispatch()
   const isOpen = useAppSelector((state) => state.plan.open?.id === id)
   const { data, error, refetch } = api.useConversionQuery(id, { refetchOnMountOrArgChange: true })
 
   useEffect(() => {
     if (!data || data.id !== id) return
-    const read = readPlan(data.plan)
-    if (!read.ok) return
-    const conversion = { ...data, plan: read.value }
     const draft = readDraft(id)
-    if (!draft) dispatch(opened({ conversion }))
-    else if (draft.baseRevision === data.revision || JSON.stringify(draft.plan) === JSON.stringify(read.value))
-      dispatch(opened({ conversion, draft: draft.plan, typed: draft.typed }))
-    else dispatch(opened({ conversion, draft: draft.plan, typed: draft.typed, theirs: conversion }))
+    if (!draft) dispatch(opened({ conversion: data }))
+    else if (draft.baseRevision === data.revision || JSON.stringify(draft.plan) === JSON.stringify(data.plan))
+      dispatch(opened({ conversion: data, draft: draft.plan, typed: draft.typed }))
+    else dispatch(opened({ conversion: data, draft: draft.plan, typed: draft.typed, theirs: data }))
   }, [data, id, dispatch])
   useEffect(() => () => void dispatch(closed()), [id, dispatch])
+  // Its screen comes while the plan does.
+  useEffect(() => void fetchStage(stageIn(stage)), [stage])
 
   if (isOpen) return <OpenConversion />
   if (error)
@@ -67,35 +73,42 @@ export function ConversionScreen() {
 }
 
 function OpenConversion() {
-  const { id = '', stage: wanted } = useParams()
+  const { id = '', stage: inAddress } = useParams()
   const navigate = useNavigate()
-  const stage: StageId = stageIds.find((s) => s === wanted) ?? 'survey'
-  const plan = useAppSelector((state) => state.plan.open?.plan)
-  const Surface = stages[stage]
+  const dispatch = useAppDispatch()
+  const stage = stageIn(inAddress)
+  const name = useAppSelector((state) => state.plan.open?.plan.name)
+  const shopId = useAppSelector((state) => state.plan.open?.shopId)
+  const wanted = useAppSelector((state) => state.screen.wantedStage)
+  const Surface = surfaces[stage]
 
   useEffect(() => {
-    navigation.openStage = (next) => void navigate(`/conversions/${id}/${next}`)
-  }, [id, navigate])
+    if (!wanted) return
+    dispatch(stageOpened())
+    void navigate(`/conversions/${id}/${wanted}`)
+  }, [wanted, id, navigate, dispatch])
   useEffect(() => {
-    document.title = `${plan?.name ?? ''} - Zesty Lathe`
-  }, [plan?.name])
+    document.title = `${name ?? ''} - Zesty Lathe`
+  }, [name])
   useKeys(stage)
 
   return (
-    <div className="flex min-h-screen flex-col lg:h-screen lg:overflow-hidden">
-      <TopBar />
-      <Chain />
-      <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[196px_minmax(0,1fr)_306px]">
-        <RouteCard stage={stage} />
-        <main id="surface" tabIndex={-1} className="min-w-0 px-3 py-3.5 outline-none sm:px-[18px] lg:overflow-auto">
-          <FirstVerdict />
-          <Suspense fallback={<p className="lead">Opening the stage</p>}>
-            <Surface />
-          </Suspense>
-        </main>
-        <Findings stage={stage} />
+    <UnitsOfShop shopId={shopId}>
+      <div className="flex min-h-screen flex-col lg:h-screen lg:overflow-hidden">
+        <TopBar />
+        <Chain />
+        <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[196px_minmax(0,1fr)_306px]">
+          <RouteCard stage={stage} />
+          <main id="surface" tabIndex={-1} className="min-w-0 px-3 py-3.5 outline-none sm:px-[18px] lg:overflow-auto">
+            <FirstVerdict />
+            <Suspense fallback={<p className="lead">Opening the stage</p>}>
+              <Surface />
+            </Suspense>
+          </main>
+          <Findings stage={stage} />
+        </div>
+        <Overlays />
       </div>
-      <Overlays />
-    </div>
+    </UnitsOfShop>
   )
 }

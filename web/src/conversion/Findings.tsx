@@ -1,13 +1,15 @@
-import { sayText, type Finding, type Severity, type StageId } from '@zesty/core'
+import { messageText, type Finding, type Severity, type StageId } from '@zesty/core'
 import { useState } from 'react'
-import { notice } from '../app/notice'
-import { useAppDispatch } from '../app/store'
+import { notice } from '../state/notice'
+import { useAppDispatch } from '../state/store'
 import { FigureValue } from '../parts/FigureValue'
 import { Mark } from '../parts/Mark'
-import { goToField } from '../parts/goToField'
+import { goToField } from '../state/goToField'
 import { Text } from '../parts/Text'
-import { useChange, useEvaluation, useUnits } from './openPlan'
-import { undone } from './planSlice'
+import { useEvaluation } from '../state/evaluation'
+import { useChange } from '../state/openPlan'
+import { useUnits } from '../state/units'
+import { undone } from '../state/planSlice'
 
 const bar: Record<Severity, string> = { stop: 'border-l-oxide', watch: 'border-l-brass', note: 'border-l-blue' }
 
@@ -79,7 +81,7 @@ function FindingCard({ finding }: { finding: Finding }) {
       {remedies.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-1.5">
           {remedies.map((remedy, i) => {
-            const label = sayText(remedy.label, units)
+            const label = messageText(remedy.label, units)
             return (
               <button
                 key={label}

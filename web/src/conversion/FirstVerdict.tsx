@@ -1,6 +1,6 @@
-import { goToField, navigation } from '../parts/goToField'
+import { goToField, openStage } from '../state/goToField'
 import { Mark } from '../parts/Mark'
-import { useEvaluation } from './openPlan'
+import { useEvaluation } from '../state/evaluation'
 
 /** The five-minute path to a first verdict; gone once there is one. */
 export function FirstVerdict() {
@@ -18,7 +18,7 @@ export function FirstVerdict() {
                 type="button"
                 aria-current={step === at ? 'step' : undefined}
                 className={`flex min-h-11 items-center gap-1.5 px-1 font-medium ${step === at ? 'font-semibold text-blue underline underline-offset-4' : ''}`}
-                onClick={() => (step.path ? goToField(step.path) : navigation.openStage(step.stage))}
+                onClick={() => (step.path ? goToField(step.path) : openStage(step.stage))}
               >
                 <Mark kind={step.done ? 'done' : 'open'} />
                 {step.label}

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react'
-import { overlayChanged } from '../app/screenSlice'
-import { useAppDispatch, useAppSelector } from '../app/store'
+import { overlayChanged } from '../state/screenSlice'
+import { useAppDispatch, useAppSelector } from '../state/store'
 
 const loadPalette = () => import('./Palette').then((m) => ({ default: m.Palette }))
 const Palette = lazy(loadPalette)

@@ -1,15 +1,17 @@
-import { sayText, stageIds, stageNames } from '@zesty/core'
+import { messageText, stageIds, stages } from '@zesty/core'
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
-import { api } from '../app/api'
-import { overlayChanged } from '../app/screenSlice'
-import { useAppDispatch } from '../app/store'
-import { switchTheme } from '../app/theme'
-import { useSwitchUnits } from '../app/useSwitchUnits'
-import { goToField, navigation } from '../parts/goToField'
+import { api } from '../state/api'
+import { overlayChanged } from '../state/screenSlice'
+import { useAppDispatch } from '../state/store'
+import { switchTheme } from '../state/theme'
+import { useSwitchUnits } from '../state/useSwitchUnits'
+import { goToField, openStage } from '../state/goToField'
 import { focusFinding, focusNextFinding } from './focusFinding'
-import { useChange, useEvaluation, useOpen, useUnits } from './openPlan'
-import { redone, undone } from './planSlice'
+import { useEvaluation } from '../state/evaluation'
+import { useChange, useConversionId, useShopId } from '../state/openPlan'
+import { useUnits } from '../state/units'
+import { redone, undone } from '../state/planSlice'
 
 const item =
   'flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded px-3 py-1.5 data-[selected=true]:bg-blue-wash'
@@ -22,7 +24,8 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate()
   const change = useChange()
   const units = useUnits()
-  const { id, shopId } = useOpen()
+  const id = useConversionId()
+  const shopId = useShopId()
   const evaluation = useEvaluation()
   const switchUnits = useSwitchUnits(shopId, units)
   const { data: machines } = api.useMachinesQuery(shopId)
@@ -44,13 +47,8 @@ export function Palette({ onClose }: { onClose: () => void }) {
         <Command.Empty className="lead px-3 py-4">Nothing goes by that name.</Command.Empty>
         <Command.Group heading="Stages" className={group}>
           {stageIds.map((s, i) => (
-            <Command.Item
-              key={s}
-              className={item}
-              value={`stage ${stageNames[s]}`}
-              onSelect={run(() => navigation.openStage(s))}
-            >
-              {stageNames[s]} <kbd className="font-sans text-ink-2">{i + 1}</kbd>
+            <Command.Item key={s} className={item} value={`stage ${stages[s].name}`} onSelect={run(() => openStage(s))}>
+              {stages[s].name} <kbd className="font-sans text-ink-2">{i + 1}</kbd>
             </Command.Item>
           ))}
         </Command.Group>
@@ -60,19 +58,19 @@ export function Palette({ onClose }: { onClose: () => void }) {
               <Command.Item
                 key={f.id}
                 className={item}
-                value={`finding ${f.id} ${sayText(f.title, units)}`}
+                value={`finding ${f.id} ${messageText(f.title, units)}`}
                 onSelect={run(() => focusFinding(f.id))}
               >
-                {sayText(f.title, units)}
+                {messageText(f.title, units)}
               </Command.Item>,
               ...f.remedies.map((r) => (
                 <Command.Item
-                  key={`${f.id} ${sayText(r.label)}`}
+                  key={`${f.id} ${messageText(r.label)}`}
                   className={`${item} pl-8 text-blue`}
-                  value={`remedy ${f.id} ${sayText(r.label, units)}`}
-                  onSelect={run(() => change(sayText(r.label, units), r.patch))}
+                  value={`remedy ${f.id} ${messageText(r.label, units)}`}
+                  onSelect={run(() => change(messageText(r.label, units), r.patch))}
                 >
-                  {sayText(r.label, units)}
+                  {messageText(r.label, units)}
                 </Command.Item>
               )),
             ])}
@@ -87,7 +85,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
                 value={`field ${m.path} ${m.label}`}
                 onSelect={run(() => goToField(m.path))}
               >
-                {m.label} <span className="text-ink-2">{stageNames[m.stage]}</span>
+                {m.label} <span className="text-ink-2">{stages[m.stage].name}</span>
               </Command.Item>
             ))}
           </Command.Group>

@@ -1,14 +1,15 @@
 import { readPlan } from '@zesty/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
-import { api, problemText } from '../app/api'
+import { api, problemText } from '../state/api'
 import { Overlay } from '../parts/Overlay'
-import { DifferenceTable } from './DifferenceTable'
-import { useChange, useOpen, usePlan } from './openPlan'
+import { DifferenceTable } from '../parts/DifferenceTable'
+import { useChange, useConversionId, useOpen, usePlan } from '../state/openPlan'
 
 /** Every plan that was kept, what has changed since, and the way back. */
 export function Revisions({ onClose }: { onClose: () => void }) {
-  const { id, revision: now } = useOpen()
+  const id = useConversionId()
+  const now = useOpen((open) => open.revision)
   const { data, error, isLoading } = api.useRevisionsQuery(id)
   const [chosen, setChosen] = useState<number>()
   return (

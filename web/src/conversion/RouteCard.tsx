@@ -2,9 +2,9 @@ import type { StageId } from '@zesty/core'
 import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import { Mark } from '../parts/Mark'
-import { goToField, navigation } from '../parts/goToField'
+import { goToField, openStage } from '../state/goToField'
 import { focusFinding } from './focusFinding'
-import { useEvaluation } from './openPlan'
+import { useEvaluation } from '../state/evaluation'
 
 /** The card that travels with the job: every stage with its state, and the next thing to do. */
 export function RouteCard({ stage }: { stage: StageId }) {
@@ -19,7 +19,7 @@ export function RouteCard({ stage }: { stage: StageId }) {
     if (!next) return
     if (next.path) goToField(next.path)
     else {
-      navigation.openStage(next.stage)
+      openStage(next.stage)
       if (next.findingId) focusFinding(next.findingId)
     }
   }

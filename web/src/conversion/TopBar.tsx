@@ -1,25 +1,27 @@
 import { Download, History, Keyboard, Moon, Redo2, Ruler, Search, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
-import { api } from '../app/api'
-import { Brand } from '../app/Brand'
-import { overlayChanged } from '../app/screenSlice'
-import { useAppDispatch } from '../app/store'
-import { switchTheme } from '../app/theme'
-import { useSwitchUnits } from '../app/useSwitchUnits'
-import { useOpen, usePlan, useUnits } from './openPlan'
-import { redone, undone } from './planSlice'
+import { api } from '../state/api'
+import { Brand } from '../parts/Brand'
+import { overlayChanged } from '../state/screenSlice'
+import { useAppDispatch } from '../state/store'
+import { switchTheme } from '../state/theme'
+import { useSwitchUnits } from '../state/useSwitchUnits'
+import { useConversionId, useOpen, usePlan, useShopId } from '../state/openPlan'
+import { useUnits } from '../state/units'
+import { redone, undone } from '../state/planSlice'
 
 /** Where we are, whether it is kept, and what can be done everywhere. */
 export function TopBar() {
   const dispatch = useAppDispatch()
   const plan = usePlan()
-  const { id, shopId, undo, redo } = useOpen()
+  const id = useConversionId()
+  const shopId = useShopId()
+  const lastUndo = useOpen(({ undo }) => undo[undo.length - 1]?.label)
+  const lastRedo = useOpen(({ redo }) => redo[redo.length - 1]?.label)
   const units = useUnits()
   const { data: shop } = api.useShopQuery(shopId)
   const switchUnits = useSwitchUnits(shopId, units)
   const icon = 'btn btn-quiet w-11 shrink-0 px-0'
-  const lastUndo = undo[undo.length - 1]
-  const lastRedo = redo[redo.length - 1]
   return (
     <header className="flex min-h-[56px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-3 py-1 sm:px-4">
       <Brand />
@@ -44,8 +46,8 @@ export function TopBar() {
           type="button"
           className={icon}
           disabled={!lastUndo}
-          aria-label={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'}
-          title={lastUndo ? `Undo: ${lastUndo.label}` : 'Undo'}
+          aria-label={lastUndo ? `Undo: ${lastUndo}` : 'Undo'}
+          title={lastUndo ? `Undo: ${lastUndo}` : 'Undo'}
           onClick={() => dispatch(undone())}
         >
           <Undo2 size={20} aria-hidden="true" />
@@ -54,8 +56,8 @@ export function TopBar() {
           type="button"
           className={icon}
           disabled={!lastRedo}
-          aria-label={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'}
-          title={lastRedo ? `Redo: ${lastRedo.label}` : 'Redo'}
+          aria-label={lastRedo ? `Redo: ${lastRedo}` : 'Redo'}
+          title={lastRedo ? `Redo: ${lastRedo}` : 'Redo'}
           onClick={() => dispatch(redone())}
         >
           <Redo2 size={20} aria-hidden="true" />
@@ -117,7 +119,7 @@ const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 
 /** Kept, keeping, or waiting for the server; in words, announced as it changes. */
 function KeptState() {
-  const { keeping } = useOpen()
+  const keeping = useOpen((open) => open.keeping)
   const words = {
     kept: () => (keeping.state === 'kept' ? `Kept ${clock.format(new Date(keeping.at))}` : ''),
     keeping: () => 'Keeping',

@@ -1,12 +1,13 @@
 import { stageIds, type StageId } from '@zesty/core'
 import { useEffect } from 'react'
-import { overlayChanged } from '../app/screenSlice'
-import { useAppDispatch } from '../app/store'
-import { useSwitchUnits } from '../app/useSwitchUnits'
-import { navigation } from '../parts/goToField'
+import { overlayChanged } from '../state/screenSlice'
+import { useAppDispatch } from '../state/store'
+import { useSwitchUnits } from '../state/useSwitchUnits'
+import { openStage } from '../state/goToField'
 import { focusNextFinding } from './focusFinding'
-import { useOpen, useUnits } from './openPlan'
-import { redone, undone } from './planSlice'
+import { useShopId } from '../state/openPlan'
+import { useUnits } from '../state/units'
+import { redone, undone } from '../state/planSlice'
 
 /** Keys and what they do, for the list as well as for the handler below. */
 export const keyList: readonly { keys: string; does: string }[] = [
@@ -27,13 +28,13 @@ const isTyping = (target: EventTarget | null): boolean =>
 /** Keys of the conversion screen; none fires while typing or under a dialog. */
 export function useKeys(stage: StageId): void {
   const dispatch = useAppDispatch()
-  const { shopId } = useOpen()
+  const shopId = useShopId()
   const units = useUnits()
   const switchUnits = useSwitchUnits(shopId, units)
   useEffect(() => {
     const step = (by: number) => {
       const next = stageIds[stageIds.indexOf(stage) + by]
-      if (next) navigation.openStage(next)
+      if (next) openStage(next)
     }
     const plain: Record<string, () => void> = {
       '[': () => step(-1),
@@ -58,7 +59,7 @@ export function useKeys(stage: StageId): void {
       }
       if (command || event.altKey) return
       const digit = stageIds[Number(event.key) - 1]
-      const act = digit ? () => navigation.openStage(digit) : plain[event.key]
+      const act = digit ? () => openStage(digit) : plain[event.key]
       if (!act) return
       event.preventDefault()
       act()

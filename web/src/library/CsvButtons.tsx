@@ -1,11 +1,11 @@
 import { libraryCsv, readLibraryCsv, type Fault, type LibraryItem } from '@zesty/core'
 import { Download, Upload } from 'lucide-react'
 import { useRef, useState } from 'react'
-import { api, problemText } from '../app/api'
-import { notice } from '../app/notice'
+import { api, problemText } from '../state/api'
+import { notice } from '../state/notice'
 import { Overlay } from '../parts/Overlay'
 import { saveFile } from '../parts/saveFile'
-import { LARGEST_IMPORT } from '../shop/importLimit'
+import { LARGEST_IMPORT } from '../state/importLimit'
 import type { PlateKind } from './plateColumns'
 
 /** The library's table out to a spreadsheet and in again. */

@@ -2,10 +2,10 @@ import { SelectField, YesNoField } from '../parts/ChoiceField'
 import { QuantityField } from '../parts/QuantityField'
 import { WordsField } from '../parts/WordsField'
 import { ManualFields } from './ManualFields'
-import type { PlateFieldsProps } from './PlateFieldsProps'
+import type { DriveFieldsProps } from './PlateFieldsProps'
 
 /** Name, plate and manual of one drive: of the library, or thought of in a plan. */
-export function DriveFields({ at, name, needed = false }: PlateFieldsProps) {
+export function DriveFields({ at, name, needed = false }: DriveFieldsProps) {
   return (
     <>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-4">

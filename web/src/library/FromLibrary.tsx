@@ -1,18 +1,18 @@
 import type { LibraryItem } from '@zesty/core'
 import { BookOpen } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
-import { api, problemText } from '../app/api'
-import { notice } from '../app/notice'
-import { useOpen, usePlan } from '../conversion/openPlan'
+import { api, problemText } from '../state/api'
+import { notice } from '../state/notice'
+import { usePlan, useShopId } from '../state/openPlan'
 import type { PlateKind } from './plateColumns'
-import { useItems } from './useItems'
+import { useItems } from '../state/useItems'
 
 const PickFromLibrary = lazy(() => import('./PickFromLibrary').then((m) => ({ default: m.PickFromLibrary })))
 
 /** Takes a plate from the shop's library into the plan or beside it, and keeps the plan's there. */
 export function FromLibrary({ kind }: { kind: PlateKind }) {
   const plan = usePlan()
-  const { shopId } = useOpen()
+  const shopId = useShopId()
   const items = useItems(shopId, kind) ?? []
   const [keep, { isLoading }] = api.useKeepItemMutation()
   const [picking, setPicking] = useState(false)

@@ -1,4 +1,4 @@
-import type { KeptItem } from '../app/api'
+import type { KeptItem } from '@zesty/core'
 import { DriveFields } from './DriveFields'
 import { KeptForm } from './KeptForm'
 import { MotorFields } from './MotorFields'

@@ -1,8 +1,8 @@
+import type { KeptItem } from '@zesty/core'
 import type { ReactNode } from 'react'
-import type { KeptItem } from '../app/api'
-import { FieldHostContext } from '../parts/fieldHost'
+import { FieldDocumentContext } from '../parts/fieldDocument'
 import { Overlay } from '../parts/Overlay'
-import { useItemHost } from './useItemHost'
+import { useItemDocument } from './useItemDocument'
 
 /** A dialog whose fields edit something the shop keeps; each change is kept as it is made. */
 export function KeptForm({
@@ -16,7 +16,7 @@ export function KeptForm({
   onClose: () => void
   children: ReactNode
 }) {
-  const { host, trouble } = useItemHost(item)
+  const { host, trouble } = useItemDocument(item)
   const unread = Object.keys(host.typed).length
   return (
     <Overlay title={item.name} says={says} open onClose={onClose} wide>
@@ -25,7 +25,7 @@ export function KeptForm({
           Not kept: {trouble}
         </p>
       )}
-      <FieldHostContext value={host}>{children}</FieldHostContext>
+      <FieldDocumentContext value={host}>{children}</FieldDocumentContext>
       <button
         type="button"
         className="btn btn-main self-start"

@@ -1,7 +1,7 @@
 import type { PlateItem } from '@zesty/core'
 import { useId } from 'react'
-import { useUnits } from '../conversion/openPlan'
-import { AmountField } from '../parts/LooseField'
+import { useUnits } from '../state/units'
+import { AmountField } from '../parts/DetachedField'
 import { plateColumns, plateFilters, type PlateKind } from './plateColumns'
 
 export interface Filters {

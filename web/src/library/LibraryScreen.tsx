@@ -1,18 +1,18 @@
 import { Copy, Pencil, Plus, Trash2 } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { api, problemText } from '../app/api'
-import { Brand } from '../app/Brand'
-import { LostScreen } from '../app/LostScreen'
-import { notice } from '../app/notice'
-import { useSwitchUnits } from '../app/useSwitchUnits'
-import { ShopScope } from '../conversion/openPlan'
+import { UnitsOfShop } from '../state/UnitsOfShop'
+import { api, problemText } from '../state/api'
+import { Brand } from '../parts/Brand'
+import { LostScreen } from '../parts/LostScreen'
+import { notice } from '../state/notice'
+import { useSwitchUnits } from '../state/useSwitchUnits'
 import { IconButton } from '../parts/IconButton'
 import { CsvButtons } from './CsvButtons'
 import { ItemForm } from './ItemForm'
 import { LibraryTable } from './LibraryTable'
 import type { PlateKind } from './plateColumns'
-import { useItems, type KeptOf } from './useItems'
+import { useItems, type KeptOf } from '../state/useItems'
 
 const tabs: readonly { kind: PlateKind; path: string; words: string }[] = [
   { kind: 'motor', path: 'motors', words: 'Motors' },
@@ -30,7 +30,7 @@ export function LibraryScreen() {
   }, [shop?.name])
   if (!tab) return <LostScreen />
   return (
-    <ShopScope value={shopId}>
+    <UnitsOfShop shopId={shopId}>
       <div className="min-h-screen">
         <header className="flex min-h-[56px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1">
           <Brand />
@@ -68,7 +68,7 @@ export function LibraryScreen() {
           <Items key={tab.kind} shopId={shopId} kind={tab.kind} />
         </main>
       </div>
-    </ShopScope>
+    </UnitsOfShop>
   )
 }
 
@@ -86,10 +86,11 @@ function Items({ shopId, kind }: { shopId: string; kind: PlateKind }) {
     if (data) setEditing(data.id)
     else notice(problemText(error))
   }
-  const takeOut = async ({ id, ...item }: KeptOf<PlateKind>) => {
+  const takeOut = async ({ id, name, ...kept }: KeptOf<PlateKind>) => {
     const { error } = await remove(id)
+    const item: object = kept.item
     if (error) notice(problemText(error))
-    else notice(`${item.name} is out`, { label: 'Undo', onClick: () => void keep({ shopId, item }) })
+    else notice(`${name} is out`, { label: 'Undo', onClick: () => void keep({ shopId, item: { kind, name, item } }) })
   }
   const samples = async () => {
     const { data, error } = await addSamples(shopId)

@@ -1,4 +1,4 @@
-import { dimensionKind, type PlateItem, type UnitSystem } from '@zesty/core'
+import { dimensionKind, type UnitSystem } from '@zesty/core'
 import {
   columnFilteringFeature,
   createColumnHelper,
@@ -17,11 +17,12 @@ import {
 } from '@tanstack/react-table'
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react'
 import { useMemo, useState, type ReactNode } from 'react'
-import { useUnits } from '../conversion/openPlan'
+import { useUnits } from '../state/units'
+import type { KeptOf } from '../state/useItems'
 import { LibraryFilters, type Filters } from './LibraryFilters'
 import { plateColumns, type PlateColumn, type PlateKind } from './plateColumns'
 
-type Row = PlateItem & { id: string }
+type Row = KeptOf<PlateKind>
 
 const features = tableFeatures({
   columnFilteringFeature,

@@ -1,9 +1,10 @@
 import { SelectField, YesNoField } from '../parts/ChoiceField'
 import { QuantityField } from '../parts/QuantityField'
 import { WordsField } from '../parts/WordsField'
+import type { DriveFieldsProps } from './PlateFieldsProps'
 
 /** Terminals, ratings and prices of a drive, for the plan's own and for one thought of. */
-export function ManualFields({ at }: { at: (field: string) => string }) {
+export function ManualFields({ at }: Pick<DriveFieldsProps, 'at'>) {
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-4">
       <SelectField path={at('kind')} />

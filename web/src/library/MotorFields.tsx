@@ -1,10 +1,10 @@
 import { ChoiceField, SelectField } from '../parts/ChoiceField'
 import { PairField, QuantityField } from '../parts/QuantityField'
 import { WordsField } from '../parts/WordsField'
-import type { PlateFieldsProps } from './PlateFieldsProps'
+import type { MotorFieldsProps } from './PlateFieldsProps'
 
 /** Name, plate and sizes of one motor: of the library, or thought of in a plan. */
-export function MotorFields({ at, name, needed = false }: PlateFieldsProps) {
+export function MotorFields({ at, name, needed = false }: MotorFieldsProps) {
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-3">
       <WordsField path={name} label="Called" longest={80} needed={needed} />

@@ -1,18 +1,18 @@
-import { putBeside, takeItem } from '@zesty/core'
+import { addCandidate, takeItem } from '@zesty/core'
 import { Link } from 'react-router'
-import { notice } from '../app/notice'
-import { useChange, useOpen, usePlan } from '../conversion/openPlan'
+import { notice } from '../state/notice'
+import { useChange, usePlan, useShopId } from '../state/openPlan'
 import { newId } from '../parts/newId'
 import { Overlay } from '../parts/Overlay'
 import { LibraryTable } from './LibraryTable'
 import type { PlateKind } from './plateColumns'
-import { useItems } from './useItems'
+import { useItems } from '../state/useItems'
 
 /** The library's table over the plan: take one into it, or put it beside those thought of. */
 export function PickFromLibrary({ kind, onClose }: { kind: PlateKind; onClose: () => void }) {
   const plan = usePlan()
   const change = useChange()
-  const { shopId } = useOpen()
+  const shopId = useShopId()
   const items = useItems(shopId, kind) ?? []
   const full = plan.candidates[kind === 'motor' ? 'motors' : 'drives'].length
   return (
@@ -30,7 +30,7 @@ export function PickFromLibrary({ kind, onClose }: { kind: PlateKind; onClose: (
             kind={kind}
             items={items}
             actions={(item) => {
-              const beside = putBeside(plan, item, newId())
+              const beside = addCandidate(plan, item, newId())
               return (
                 <span className="flex gap-1.5 py-1">
                   <button

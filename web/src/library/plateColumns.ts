@@ -5,6 +5,7 @@ import {
   printNumber,
   type Dimension,
   type LibraryKind,
+  type PlanPath,
   type PlateItem,
   type UnitSystem,
 } from '@zesty/core'
@@ -34,26 +35,32 @@ const shown = (value: number | undefined, dimension: Dimension, units: UnitSyste
   return printNumber(inShownUnit({ value, dimension }, units), digits, decimals)
 }
 
-function number(kind: PlateKind, key: string, heading?: string): PlateColumn {
-  const field = fieldAt(`${kind}.${key}`)
-  const dimension: Dimension = field?.dimension ?? 'number'
+/** Where a plan holds a field of a motor's or a drive's plate; the same key stands in an item. */
+type PlatePath = Extract<PlanPath, `motor.${string}` | `drive.${string}`>
+
+const keyOf = (path: PlatePath): string => path.slice(path.indexOf('.') + 1)
+
+function number(path: PlatePath, heading?: string): PlateColumn {
+  const { label, dimension = 'number' } = fieldAt(path)
+  const key = keyOf(path)
   return {
     id: key,
-    heading: heading ?? field?.label ?? key,
+    heading: heading ?? label,
     dimension,
     value: (item) => numberAt(item, key),
     text: (item, units) => shown(numberAt(item, key), dimension, units),
   }
 }
 
-function words(kind: PlateKind, key: string, heading?: string): PlateColumn {
-  const field = fieldAt(`${kind}.${key}`)
+function words(path: PlatePath, heading?: string): PlateColumn {
+  const { label, options } = fieldAt(path)
+  const key = keyOf(path)
   const text = (item: PlateItem) => {
     const held = heldAt(item, key)
     if (typeof held === 'boolean') return held ? 'yes' : 'no'
-    return typeof held === 'string' ? (field?.options?.[held] ?? held) : ''
+    return typeof held === 'string' ? (options?.[held] ?? held) : ''
   }
-  return { id: key, heading: heading ?? field?.label ?? key, value: (item) => text(item) || undefined, text }
+  return { id: key, heading: heading ?? label, value: (item) => text(item) || undefined, text }
 }
 
 const motorVolts: PlateColumn = {
@@ -70,30 +77,30 @@ const motorVolts: PlateColumn = {
 
 export const plateColumns: Readonly<Record<PlateKind, readonly PlateColumn[]>> = {
   motor: [
-    words('motor', 'kind', 'Kind'),
-    number('motor', 'powerW'),
-    number('motor', 'ratedSpeedRpm'),
+    words('motor.kind', 'Kind'),
+    number('motor.powerW'),
+    number('motor.ratedSpeedRpm'),
     motorVolts,
-    number('motor', 'lowVoltageA'),
-    number('motor', 'ratedFrequencyHz'),
-    words('motor', 'frame'),
-    words('motor', 'cooling'),
-    words('motor', 'enclosure'),
-    number('motor', 'massKg'),
-    number('motor', 'price'),
+    number('motor.lowVoltageA'),
+    number('motor.ratedFrequencyHz'),
+    words('motor.frame'),
+    words('motor.cooling'),
+    words('motor.enclosure'),
+    number('motor.massKg'),
+    number('motor.price'),
   ],
   drive: [
-    words('drive', 'kind', 'Kind'),
-    words('drive', 'input', 'Input'),
-    number('drive', 'inputVoltageV', 'Volts in'),
-    number('drive', 'powerW'),
-    number('drive', 'ratedOutputA', 'Amps out'),
-    number('drive', 'ratedInputA', 'Amps in'),
-    words('drive', 'control'),
-    number('drive', 'minimumOhm', 'Least resistor'),
-    words('drive', 'enclosure'),
-    number('drive', 'manualRating', 'Manual'),
-    number('drive', 'price'),
+    words('drive.kind', 'Kind'),
+    words('drive.input', 'Input'),
+    number('drive.inputVoltageV', 'Volts in'),
+    number('drive.powerW'),
+    number('drive.ratedOutputA', 'Amps out'),
+    number('drive.ratedInputA', 'Amps in'),
+    words('drive.control'),
+    number('drive.minimumOhm', 'Least resistor'),
+    words('drive.enclosure'),
+    number('drive.manualRating', 'Manual'),
+    number('drive.price'),
   ],
 }
 

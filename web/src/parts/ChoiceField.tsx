@@ -1,8 +1,8 @@
-import { fieldAt, set, type PlanPath } from '@zesty/core'
+import type { PlanPath } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
 import { useId, type ReactNode } from 'react'
 import { Field } from './Field'
-import { useFieldChange, useHeld } from './fieldHost'
+import { useField, useHeld, useSetField } from './fieldDocument'
 
 interface Props {
   path: PlanPath
@@ -17,27 +17,32 @@ export function ChoiceField({
   wide = false,
   pictures,
 }: Props & { pictures?: Partial<Record<string, ReactNode>> }) {
-  const field = fieldAt(path)
-  const options = field?.options ?? {}
+  const field = useField(path)
+  if (!field) return null
   return (
     <Choices
       path={path}
-      label={label ?? field?.label ?? path}
-      help={field?.help}
+      label={label ?? field.label}
+      help={field.help}
       wide={wide}
-      options={Object.entries(options).map(([value, words]) => ({ value, words, picture: pictures?.[value] }))}
+      options={Object.entries(field.options ?? {}).map(([value, words]) => ({
+        value,
+        words,
+        picture: pictures?.[value],
+      }))}
     />
   )
 }
 
 /** Yes, no, or not known. */
 export function YesNoField({ path, label, wide = false }: Props) {
-  const field = fieldAt(path)
+  const field = useField(path)
+  if (!field) return null
   return (
     <Choices
       path={path}
-      label={label ?? field?.label ?? path}
-      help={field?.help}
+      label={label ?? field.label}
+      help={field.help}
       wide={wide}
       options={[
         { value: 'yes', words: 'Yes', holds: true },
@@ -69,7 +74,7 @@ export function Choices({
   wide?: boolean
 }) {
   const held = useHeld(path)
-  const change = useFieldChange()
+  const setHeld = useSetField(path)
   const id = useId()
   const current = options.find((o) => (o.holds ?? o.value) === held)?.value ?? ''
   return (
@@ -84,7 +89,7 @@ export function Choices({
         className="flex flex-wrap gap-1.5"
         onValueChange={(value) => {
           const option = options.find((o) => o.value === value)
-          change(label, [set(path, option ? (option.holds ?? option.value) : undefined)])
+          setHeld(label, option ? (option.holds ?? option.value) : undefined)
         }}
       >
         {options.map(({ value, words, picture }) => (
@@ -112,10 +117,11 @@ export function SelectField({
   wide = false,
   none = 'Not known',
 }: Props & { options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
-  const field = fieldAt(path)
+  const field = useField(path)
   const held = useHeld(path)
-  const change = useFieldChange()
-  const name = label ?? field?.label ?? path
+  const setHeld = useSetField(path)
+  if (!field) return null
+  const name = label ?? field.label
   const select = (id?: string, describedBy?: string) => (
     <select
       id={id}
@@ -124,10 +130,10 @@ export function SelectField({
       data-path={path}
       className="field"
       value={typeof held === 'string' ? held : ''}
-      onChange={(e) => change(name, [set(path, e.target.value === '' ? undefined : e.target.value)])}
+      onChange={(e) => setHeld(name, e.target.value === '' ? undefined : e.target.value)}
     >
       <option value="">{none}</option>
-      {Object.entries(options ?? field?.options ?? {}).map(([value, words]) => (
+      {Object.entries(options ?? field.options ?? {}).map(([value, words]) => (
         <option key={value} value={value}>
           {words}
         </option>

@@ -19,12 +19,12 @@ export function Field({
 }) {
   const id = useId()
   const field = fieldAt(path)
-  const help = hint ?? field?.help
+  const help = hint ?? field.help
   const shown = message ?? help
   return (
     <div className={`flex min-w-0 flex-col gap-0.5 ${wide ? 'col-span-full' : ''}`}>
       <label className="label" htmlFor={id}>
-        {label ?? field?.label ?? path}
+        {label ?? field.label}
       </label>
       {children({ id, describedBy: shown ? `${id}-help` : undefined })}
       {/* Its parts stay in place: where a node goes while a field is left, a dialog would draw the caret to itself. */}

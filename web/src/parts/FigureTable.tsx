@@ -1,9 +1,10 @@
+import type { FigureId } from '@zesty/core'
 import type { ReactNode } from 'react'
 import { FigureValue } from './FigureValue'
 
 export interface FigureRow {
   label: string
-  id: string
+  id: FigureId
   /** A few words after the label: what to hold it against. */
   note?: ReactNode
 }

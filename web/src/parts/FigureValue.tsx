@@ -1,11 +1,12 @@
-import { printQuantity } from '@zesty/core'
+import { printQuantity, type FigureId } from '@zesty/core'
 import { lazy, Suspense, useRef, useState } from 'react'
-import { useFigure, useUnits } from '../conversion/openPlan'
+import { useFigure } from '../state/evaluation'
+import { useUnits } from '../state/units'
 
 const WorkingPopover = lazy(() => import('./WorkingPopover').then((m) => ({ default: m.WorkingPopover })))
 
 /** A figure's number, which opens to its working. Without one it says so. */
-export function FigureValue({ id, className = '' }: { id: string; className?: string }) {
+export function FigureValue({ id, className = '' }: { id: FigureId; className?: string }) {
   const figure = useFigure(id)
   const units = useUnits()
   const button = useRef<HTMLButtonElement>(null)

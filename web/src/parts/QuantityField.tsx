@@ -1,6 +1,6 @@
 import { fieldAt, type PlanPath } from '@zesty/core'
-import { useUnits } from '../conversion/openPlan'
-import { useHeld } from './fieldHost'
+import { useUnits } from '../state/units'
+import { useField, useHeld } from './fieldDocument'
 import { printedAt, readPair, readQuantity } from './quantityText'
 import { TypedField } from './TypedField'
 
@@ -11,45 +11,39 @@ interface Props {
   placeholder?: string
   wide?: boolean
   bare?: boolean
-  /** A size counted in teeth: typed and shown as a plain number. */
-  teeth?: boolean
 }
 
 /** A quantity of the plan, typed in any unit of its dimension. */
-export function QuantityField({ path, label, teeth = false, ...rest }: Props) {
+export function QuantityField({ path, label, ...rest }: Props) {
+  const field = useField(path)
   const held = useHeld(path)
   const units = useUnits()
-  const dimension = teeth ? 'number' : undefined
+  if (!field) return null
   return (
     <TypedField
       {...rest}
       path={path}
-      label={label ?? fieldAt(path)?.label}
-      printed={printedAt(path, held, units, dimension)}
-      read={(text) => readQuantity(path, text, units, dimension)}
+      label={label ?? field.label}
+      printed={printedAt(path, held, units)}
+      read={(text) => readQuantity(path, text, units, field)}
     />
   )
 }
 
 /** Two plate values in one field, `230/400 V`. */
-export function PairField({
-  low,
-  high,
-  label,
-  ...rest
-}: Omit<Props, 'path' | 'teeth'> & { low: PlanPath; high: PlanPath }) {
+export function PairField({ low, high, label, ...rest }: Omit<Props, 'path'> & { low: PlanPath; high: PlanPath }) {
   const units = useUnits()
-  const first = printedAt(low, useHeld(low), units)
-  const second = printedAt(high, useHeld(high), units)
-  const printed = second === '' ? first : `${first.replace(/ [^\d ]+$/, '')} / ${second}`
+  const [first, second] = [useField(low), useField(high)]
+  const [lower, higher] = [printedAt(low, useHeld(low), units), printedAt(high, useHeld(high), units)]
+  const printed = higher === '' ? lower : `${lower.replace(/ [^\d ]+$/, '')} / ${higher}`
   return (
     <TypedField
       {...rest}
       path={low}
       paths={[low, high]}
-      label={label ?? fieldAt(low)?.label}
+      label={label ?? fieldAt(low).label}
       printed={printed}
-      read={(text) => readPair(low, high, text, units)}
+      read={(text) => readPair({ path: low, field: first }, { path: high, field: second }, text, units)}
     />
   )
 }

@@ -1,7 +1,7 @@
 import { Check, Pencil, Trash2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { IconButton } from './IconButton'
-import { EvaluationScope, type Scope } from '../conversion/evaluationScope'
+import { EvaluationScope, type Scope } from '../state/evaluationScope'
 
 /** One thing compared: its name over a column. */
 export interface Compared {

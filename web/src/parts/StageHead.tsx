@@ -1,3 +1,4 @@
+import { stages, type StageId } from '@zesty/core'
 import { goToSection } from './goToSection'
 
 /** A part of a stage that can be jumped to. */
@@ -7,20 +8,13 @@ export interface Section {
   name: string
 }
 
-/** Name of a stage, one line on what it is for, and the way to its parts where there are many. */
-export function StageHead({
-  title,
-  lead,
-  sections = [],
-}: {
-  title: string
-  lead: string
-  sections?: readonly Section[]
-}) {
+/** Name of a stage, what it is for, and the way to its parts where there are many. */
+export function StageHead({ stage, sections = [] }: { stage: StageId; sections?: readonly Section[] }) {
+  const { name: title, purpose } = stages[stage]
   return (
     <div className="mb-3">
       <h1 className="h-stage">{title}</h1>
-      <p className="lead">{lead}</p>
+      <p className="lead">{purpose}</p>
       {sections.length > 0 && (
         <nav aria-label={`Parts of ${title}`} className="-mx-1 mt-1 flex flex-wrap">
           {sections.map(({ id, name }) => (

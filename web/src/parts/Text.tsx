@@ -1,7 +1,7 @@
-import { sayText, type Said } from '@zesty/core'
-import { useUnits } from '../conversion/openPlan'
+import { messageText, type Message } from '@zesty/core'
+import { useUnits } from '../state/units'
 
 /** Prose from core, its amounts printed in the shop's units. */
-export function Text({ said }: { said: Said }) {
-  return <>{sayText(said, useUnits())}</>
+export function Text({ said }: { said: Message }) {
+  return <>{messageText(said, useUnits())}</>
 }

@@ -1,7 +1,7 @@
 import type { Parsed, Patch, PlanPath } from '@zesty/core'
 import { useEffect, useState, type KeyboardEvent } from 'react'
 import { Field } from './Field'
-import { useFieldChange, useUnread } from './fieldHost'
+import { useFieldChange, useUnread } from './fieldDocument'
 
 export interface TypedFieldProps {
   /** Names the field; for one text that fills several, the first of them. */

@@ -1,5 +1,5 @@
 import { printQuantity, type Dimension } from '@zesty/core'
-import { useUnits } from '../conversion/openPlan'
+import { useUnits } from '../state/units'
 import { NotKnown } from './SideBySide'
 
 /** A number as it was typed, in the shop's units. */

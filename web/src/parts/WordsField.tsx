@@ -1,5 +1,5 @@
-import { fieldAt, set, type PlanPath } from '@zesty/core'
-import { useHeld } from './fieldHost'
+import type { PlanPath } from '@zesty/core'
+import { useField, useHeld } from './fieldDocument'
 import { TypedField } from './TypedField'
 
 /** Free words of the plan: names, frames, notes. */
@@ -22,11 +22,13 @@ export function WordsField({
   needed?: boolean
   longest?: number
 }) {
+  const field = useField(path)
   const value = useHeld(path)
+  if (!field) return null
   return (
     <TypedField
       path={path}
-      label={label ?? fieldAt(path)?.label}
+      label={label ?? field.label}
       hint={hint}
       placeholder={placeholder}
       wide={wide}
@@ -37,7 +39,7 @@ export function WordsField({
         if (trimmed === '' && needed) return { ok: false, message: 'This needs a name.' }
         if (trimmed.length > longest)
           return { ok: false, message: `At most ${longest} letters; this has ${trimmed.length}.` }
-        return { ok: true, value: [set(path, trimmed === '' ? undefined : trimmed)] }
+        return { ok: true, value: [{ path, value: trimmed === '' ? undefined : trimmed }] }
       }}
     />
   )

@@ -1,9 +1,10 @@
-import { fieldAt, printQuantity, type Figure, type FigureInput } from '@zesty/core'
+import { fieldAt, printQuantity, type Figure, type FigureId, type FigureInput } from '@zesty/core'
 import { ChevronLeft } from 'lucide-react'
 import { useState } from 'react'
-import { api } from '../app/api'
-import { useFigures, useUnits } from '../conversion/openPlan'
-import { goToField } from './goToField'
+import { api } from '../state/api'
+import { useFigures } from '../state/evaluation'
+import { useUnits } from '../state/units'
+import { goToField } from '../state/goToField'
 
 const basisWords = {
   given: 'Given: from the plate or typed by you',
@@ -13,7 +14,7 @@ const basisWords = {
 }
 
 /** A figure's formula, its numbers with units, its source and basis, and the figures it came from. */
-export function Working({ id }: { id: string }) {
+export function Working({ id }: { id: FigureId }) {
   const { figures } = useFigures()
   const [trail, setTrail] = useState([id])
   const at = trail[trail.length - 1] ?? id
@@ -30,8 +31,9 @@ export function Working({ id }: { id: string }) {
   )
 }
 
-function Known({ figure, open }: { figure: Figure; open: (id: string) => void }) {
+function Known({ figure, open }: { figure: Figure; open: (id: FigureId) => void }) {
   const units = useUnits()
+  const { path } = figure
   const { data: rule, isError } = api.useRuleQuery(figure.ruleId ?? '', { skip: figure.ruleId === undefined })
   // Held in place until it is there.
   const formula = rule ? rule.formula : isError ? 'The server, which keeps the formulas, does not answer.' : '\u00a0'
@@ -61,12 +63,12 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
       )}
       <p className="text-ink-2">
         Source:{' '}
-        {(figure.ruleId === undefined ? figure.source : (rule?.source ?? 'with the formula')) ??
-          (figure.path ? `typed at ${fieldAt(figure.path)?.label.toLowerCase() ?? figure.path}` : 'the plan')}
+        {(figure.ruleId === undefined ? figure.citation : (rule?.citation ?? 'with the formula')) ??
+          (figure.path ? `typed at ${fieldAt(figure.path).label.toLowerCase()}` : 'the plan')}
         .
       </p>
-      {figure.path && (
-        <button type="button" className="btn self-start" onClick={() => goToField(figure.path ?? '')}>
+      {path && (
+        <button type="button" className="btn self-start" onClick={() => goToField(path)}>
           Go to the field
         </button>
       )}
@@ -74,7 +76,7 @@ function Known({ figure, open }: { figure: Figure; open: (id: string) => void })
   )
 }
 
-function FromLine({ line, open }: { line: FigureInput; open: (id: string) => void }) {
+function FromLine({ line, open }: { line: FigureInput; open: (id: FigureId) => void }) {
   const units = useUnits()
   const text =
     typeof line.value === 'number' && line.dimension
@@ -108,7 +110,7 @@ function FromLine({ line, open }: { line: FigureInput; open: (id: string) => voi
   )
 }
 
-function Unknown({ id }: { id: string }) {
+function Unknown({ id }: { id: FigureId }) {
   const { blocked } = useFigures()
   const why = blocked[id]
   return (
@@ -122,7 +124,7 @@ function Unknown({ id }: { id: string }) {
             {why.missing.map((path) => (
               <li key={path}>
                 <button type="button" className="btn w-full justify-start" onClick={() => goToField(path)}>
-                  {fieldAt(path)?.label ?? path}
+                  {fieldAt(path).label}
                 </button>
               </li>
             ))}

@@ -1,3 +1,4 @@
+import type { FigureId } from '@zesty/core'
 import { Popover } from 'radix-ui'
 import type { RefObject } from 'react'
 import { Working } from './Working'
@@ -8,7 +9,7 @@ export function WorkingPopover({
   anchor,
   onClose,
 }: {
-  id: string
+  id: FigureId
   anchor: RefObject<HTMLButtonElement | null>
   onClose: () => void
 }) {

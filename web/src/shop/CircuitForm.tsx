@@ -1,9 +1,9 @@
-import type { KeptItem } from '../app/api'
+import type { KeptItem } from '@zesty/core'
 import { KeptForm } from '../library/KeptForm'
 import { SelectField } from '../parts/ChoiceField'
 import { QuantityField } from '../parts/QuantityField'
 import { WordsField } from '../parts/WordsField'
-import { WallFields } from '../stages/survey/WallFields'
+import { WallFields } from '../library/WallFields'
 
 /** One circuit of the shop. */
 export function CircuitForm({ circuit, onClose }: { circuit: KeptItem; onClose: () => void }) {

@@ -1,9 +1,9 @@
-import { circuitLoad, printQuantity, type CircuitLoad, type UnitSystem } from '@zesty/core'
+import { circuitLoad, printQuantity, type CircuitLoad, type ReadableLine, type UnitSystem } from '@zesty/core'
 import { Pencil, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { api, problemText, type MachineLine } from '../app/api'
-import { notice } from '../app/notice'
-import { useItems, type KeptOf } from '../library/useItems'
+import { api, problemText } from '../state/api'
+import { notice } from '../state/notice'
+import { useItems, type KeptOf } from '../state/useItems'
 import { Mark } from '../parts/Mark'
 import { RemoveButton } from '../parts/RemoveButton'
 import { CircuitForm } from './CircuitForm'
@@ -15,7 +15,7 @@ export function Circuits({
   units,
 }: {
   shopId: string
-  machines: readonly MachineLine[]
+  machines: readonly ReadableLine[]
   units: UnitSystem
 }) {
   const circuits = useItems(shopId, 'circuit')
@@ -51,7 +51,7 @@ export function Circuits({
       )}
       <ul className="flex flex-col">
         {circuits.map((circuit) => {
-          const users = machines.filter((m) => m.circuitId === circuit.id)
+          const users = machines.filter((m) => m.branchCircuitId === circuit.id)
           const load = circuitLoad(
             circuit.item.breakerA,
             users.map(({ name, inputA }) => ({ name, inputA })),
@@ -108,7 +108,7 @@ function LoadOf({
   units,
 }: {
   breakerA: number | undefined
-  users: readonly MachineLine[]
+  users: readonly ReadableLine[]
   units: UnitSystem
 }) {
   const known = users.filter((u) => u.inputA !== undefined)

@@ -1,4 +1,4 @@
-import { Brand } from '../app/Brand'
+import { Brand } from '../parts/Brand'
 import { ShopForm } from './ShopForm'
 
 const asked = [

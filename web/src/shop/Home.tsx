@@ -1,5 +1,5 @@
 import { Navigate } from 'react-router'
-import { api, problemText } from '../app/api'
+import { api, problemText } from '../state/api'
 import { FirstShop } from './FirstShop'
 
 /** The first shop, or the way to it. */

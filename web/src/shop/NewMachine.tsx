@@ -1,7 +1,7 @@
 import { machineKinds, type MachineKind } from '@zesty/core'
 import { useId, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, problemText } from '../app/api'
+import { api, problemText } from '../state/api'
 import { MachineSketch } from './MachineSketch'
 
 /** What machine is it? One press begins the conversion. */

@@ -2,7 +2,7 @@ import type { UnitSystem } from '@zesty/core'
 import { RadioGroup } from 'radix-ui'
 import { useId, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
-import { api, problemText } from '../app/api'
+import { api, problemText } from '../state/api'
 
 const ways: readonly { units: UnitSystem; title: string; says: string }[] = [
   { units: 'metric', title: 'Millimetres, kilowatts', says: 'N m, m/min, mm²' },

@@ -1,15 +1,16 @@
+import { isReadable, type MachineLine, type Shop } from '@zesty/core'
 import { BookOpen, Moon, Plus, Trash2, Upload } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { api, problemText, type MachineLine, type Shop } from '../app/api'
-import { notice } from '../app/notice'
-import { Brand } from '../app/Brand'
-import { switchTheme } from '../app/theme'
-import { useSwitchUnits } from '../app/useSwitchUnits'
-import { ShopScope } from '../conversion/openPlan'
+import { UnitsOfShop } from '../state/UnitsOfShop'
+import { api, problemText } from '../state/api'
+import { notice } from '../state/notice'
+import { Brand } from '../parts/Brand'
+import { switchTheme } from '../state/theme'
+import { useSwitchUnits } from '../state/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
 import { Circuits } from './Circuits'
-import { LARGEST_IMPORT } from './importLimit'
+import { LARGEST_IMPORT } from '../state/importLimit'
 import { MachineTicket } from './MachineTicket'
 import { NewMachine } from './NewMachine'
 import { ShopForm } from './ShopForm'
@@ -98,9 +99,9 @@ export function ShopScreen() {
               ))}
             </ul>
             {machines && machines.length > 0 && (
-              <ShopScope value={shopId}>
-                <Circuits shopId={shopId} machines={machines} units={shop.units} />
-              </ShopScope>
+              <UnitsOfShop shopId={shopId}>
+                <Circuits shopId={shopId} machines={machines.filter(isReadable)} units={shop.units} />
+              </UnitsOfShop>
             )}
           </>
         )}

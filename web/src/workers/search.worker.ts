@@ -1,12 +1,13 @@
+import '../state/withoutEval'
 import {
-  relax,
+  relaxations,
   search,
   searchSpace,
   type LibraryItem,
   type Plan,
-  type Relaxed,
+  type Relaxation,
   type SearchState,
-  type Wishes,
+  type SearchCriteria,
 } from '@zesty/core'
 import { expose } from 'comlink'
 
@@ -22,11 +23,11 @@ const searcher = {
   async search(
     plan: Plan,
     library: readonly LibraryItem[],
-    wishes: Wishes,
+    criteria: SearchCriteria,
     onReport: (state: SearchState) => unknown,
   ): Promise<SearchState | undefined> {
     const mine = ++run
-    const steps = search(plan, searchSpace(plan, library, wishes), wishes)
+    const steps = search(plan, searchSpace(plan, library, criteria), criteria)
     let step = steps.next()
     let reported = performance.now()
     while (!step.done) {
@@ -43,7 +44,8 @@ const searcher = {
   stop(): void {
     run += 1
   },
-  relax: (plan: Plan, library: readonly LibraryItem[], wishes: Wishes): Relaxed[] => relax(plan, library, wishes),
+  relaxations: (plan: Plan, library: readonly LibraryItem[], criteria: SearchCriteria): Relaxation[] =>
+    relaxations(plan, library, criteria),
 }
 
 export type Searcher = typeof searcher

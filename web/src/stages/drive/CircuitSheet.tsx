@@ -1,4 +1,5 @@
-import { useEvaluation, usePlan } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
 import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { QuantityField } from '../../parts/QuantityField'
@@ -12,7 +13,7 @@ const devices = {
 export function CircuitSheet() {
   const { earthLeakageType } = useEvaluation()
   const { supply } = usePlan()
-  const source = supply.source !== undefined && supply.source !== 'mains'
+  const fromUnit = supply.supplyUnit !== undefined && supply.supplyUnit !== 'mains'
   return (
     <section className="sheet mt-4" aria-labelledby="circuit">
       <h2 id="circuit" tabIndex={-1} className="h-part mb-1">
@@ -31,8 +32,8 @@ export function CircuitSheet() {
             hint=""
           />
           <SelectField path="supply.region" none="By the mains hertz" />
-          <ChoiceField path="supply.joining" wide />
-          {supply.joining === 'plug' && <QuantityField path="supply.plugA" placeholder="16 A" wide />}
+          <ChoiceField path="supply.plugOrFixed" wide />
+          {supply.plugOrFixed === 'plug' && <QuantityField path="supply.plugA" placeholder="16 A" wide />}
           <QuantityField path="supply.extensionM" placeholder="none" />
           <QuantityField path="supply.extensionMm2" placeholder="1.5 mm²" hint="Of each conductor" />
           {supply.extensionM !== undefined && <YesNoField path="supply.extensionCoiled" wide />}
@@ -48,17 +49,17 @@ export function CircuitSheet() {
               },
               { label: 'Smallest conductor', id: 'supply.neededMm2', note: 'load, protection, ampacity in that order' },
               { label: 'Lost along it', id: 'supply.drop', note: 'copper hot, full load' },
-              ...(supply.joining === 'plug'
-                ? [{ label: 'Plug and socket carry', id: 'supply.plugCarriesA', note: 'for hours' }]
+              ...(supply.plugOrFixed === 'plug'
+                ? [{ label: 'Plug and socket carry', id: 'supply.plugCarriesA' as const, note: 'for hours' }]
                 : []),
               ...(supply.extensionM === undefined
                 ? []
                 : [
-                    { label: 'Extension lead carries', id: 'supply.extensionA', note: 'as it lies' },
-                    { label: 'Lost along the extension', id: 'supply.extensionDrop' },
+                    { label: 'Extension lead carries', id: 'supply.extensionA' as const, note: 'as it lies' },
+                    { label: 'Lost along the extension', id: 'supply.extensionDrop' as const },
                   ]),
-              ...(source && supply.source !== 'generator'
-                ? [{ label: 'From the wall behind it', id: 'supply.wallA', note: 'with its losses' }]
+              ...(fromUnit && supply.supplyUnit !== 'generator'
+                ? [{ label: 'From the wall behind it', id: 'supply.wallA' as const, note: 'with its losses' }]
                 : []),
             ]}
           />

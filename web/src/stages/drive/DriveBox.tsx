@@ -1,4 +1,4 @@
-import { usePlan } from '../../conversion/openPlan'
+import { usePlan } from '../../state/openPlan'
 import { QuantityField } from '../../parts/QuantityField'
 import { WordsField } from '../../parts/WordsField'
 

@@ -1,9 +1,10 @@
 import { compareDrives, takeDrive } from '@zesty/core'
 import { useMemo } from 'react'
-import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
-import { BesideButtons } from '../../library/BesideButtons'
-import { BesideForm } from '../../library/BesideForm'
-import { useBeside } from '../../library/useBeside'
+import { useEvaluation } from '../../state/evaluation'
+import { useChange, usePlan } from '../../state/openPlan'
+import { CandidateButtons } from '../../candidates/CandidateButtons'
+import { CandidateForm } from '../../candidates/CandidateForm'
+import { useCandidates } from '../../candidates/useCandidates'
 import { DrivesTable } from './DrivesTable'
 import { SizeSchools } from './SizeSchools'
 
@@ -12,7 +13,7 @@ export function Drives() {
   const plan = usePlan()
   const evaluation = useEvaluation()
   const change = useChange()
-  const beside = useBeside('drive')
+  const candidates = useCandidates('drive')
   const columns = useMemo(() => compareDrives(plan), [plan])
   return (
     <section className="sheet mt-4" aria-labelledby="drives">
@@ -25,13 +26,13 @@ export function Drives() {
       <SizeSchools evaluation={evaluation} />
       <DrivesTable
         columns={columns}
-        onEdit={beside.edit}
+        onEdit={candidates.edit}
         onTake={(column) => change(`Take ${column.name}`, takeDrive(column.plate))}
-        onRemove={beside.remove}
+        onRemove={candidates.remove}
       />
-      <BesideButtons kind="drive" beside={beside} />
-      {beside.index !== undefined && (
-        <BesideForm kind="drive" index={beside.index} onClose={() => beside.edit(undefined)} />
+      <CandidateButtons kind="drive" candidates={candidates} />
+      {candidates.index !== undefined && (
+        <CandidateForm kind="drive" index={candidates.index} onClose={() => candidates.edit(undefined)} />
       )}
     </section>
   )

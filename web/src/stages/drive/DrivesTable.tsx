@@ -7,6 +7,7 @@ import {
   jumpers,
   overloadClasses,
   type DriveColumn,
+  type FigureId,
 } from '@zesty/core'
 import { FigureValue } from '../../parts/FigureValue'
 import { Mark } from '../../parts/Mark'
@@ -91,7 +92,7 @@ export function DrivesTable({
   return <SideBySide columns={columns} groups={groups} what="drive" {...actions} />
 }
 
-function Figure({ id, column }: { id: string; column: DriveColumn }) {
+function Figure({ id, column }: { id: FigureId; column: DriveColumn }) {
   return column.evaluation.figures[id] ? (
     <FigureValue id={id} className="-my-2.5 -ml-1.5 !justify-start" />
   ) : (

@@ -1,5 +1,6 @@
-import { printQuantity } from '@zesty/core'
-import { useFigure, useUnits } from '../../conversion/openPlan'
+import { printQuantity, type FigureId } from '@zesty/core'
+import { useFigure } from '../../state/evaluation'
+import { useUnits } from '../../state/units'
 import { FigureValue } from '../../parts/FigureValue'
 
 /** A load against what may carry it, to one scale. */
@@ -11,9 +12,9 @@ export function LoadBar({
   allowsWords,
 }: {
   title: string
-  carries: string
+  carries: FigureId
   carriesWords: string
-  allows: string
+  allows: FigureId
   allowsWords: string
 }) {
   const load = useFigure(carries)

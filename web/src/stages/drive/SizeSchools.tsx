@@ -1,5 +1,5 @@
 import { ONE_SIZE, printQuantity, type Evaluation } from '@zesty/core'
-import { useUnits } from '../../conversion/openPlan'
+import { useUnits } from '../../state/units'
 
 /** The two schools of sizing with their amps for this motor, and which is the default here and why. */
 export function SizeSchools({ evaluation }: { evaluation: Evaluation }) {

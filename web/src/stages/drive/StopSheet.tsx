@@ -1,7 +1,33 @@
-import { useFigure } from '../../conversion/openPlan'
-import { YesNoField } from '../../parts/ChoiceField'
+import { useFigure } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
+import { Choices, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { QuantityField } from '../../parts/QuantityField'
+
+/** The brake resistor as far as it is known: fitted or not, its ohms, what it can take and how often it must. */
+function Resistor() {
+  const { resistor } = usePlan().drive
+  return (
+    <>
+      <Choices
+        path="drive.resistor"
+        label="A brake resistor is fitted"
+        options={[{ value: 'yes', words: 'Yes', holds: resistor ?? NOTHING_KNOWN }]}
+      />
+      <QuantityField path="controls.stopsPerHour" placeholder="not known" hint="" />
+      {resistor && (
+        <>
+          <QuantityField path="drive.resistor.ohm" placeholder="100 Ω" hint="" />
+          <QuantityField path="drive.resistor.ratedW" placeholder="200 W" />
+          <QuantityField path="drive.resistor.peakW" placeholder="2 kW" />
+        </>
+      )}
+    </>
+  )
+}
+
+/** A resistor of which nothing is known but that it is there. */
+const NOTHING_KNOWN = {}
 
 /** How fast the heaviest thing on the spindle comes up, and how fast it can be stopped. */
 export function StopSheet() {
@@ -14,7 +40,7 @@ export function StopSheet() {
       <div className="grid gap-x-5 gap-y-3 xl:grid-cols-2">
         <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2">
           <YesNoField path="drive.brakeChopper" />
-          <YesNoField path="drive.resistorFitted" />
+          <Resistor />
           <QuantityField path="drive.minimumOhm" label="Smallest resistor, by the manual" placeholder="80 Ω" hint="" />
           <QuantityField path="survey.coastS" placeholder="20 s" hint="Timed with no braking" />
         </div>
@@ -27,7 +53,9 @@ export function StopSheet() {
             { label: 'Shortest stop, no resistor', id: 'stop.withoutResistorS', note: 'shorter trips the drive' },
             { label: 'Resistor for the deceleration', id: 'stop.resistorOhm' },
             { label: 'It takes at its peak', id: 'stop.resistorW' },
-            ...(ripple ? [{ label: 'Ripple of the bus', id: 'drive.rippleV', note: 'one phase, full load' }] : []),
+            ...(ripple
+              ? [{ label: 'Ripple of the bus', id: 'drive.rippleV' as const, note: 'one phase, full load' }]
+              : []),
           ]}
         />
       </div>

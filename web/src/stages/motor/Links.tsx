@@ -1,6 +1,7 @@
-import { connections, set, type Connection, type Linked } from '@zesty/core'
+import { connections, set, type Connection, type TerminalLinks } from '@zesty/core'
 import { MoveRight } from 'lucide-react'
-import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { useChange, usePlan } from '../../state/openPlan'
 import { Choices } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { linksInWords, TerminalBox } from './TerminalBox'
@@ -11,7 +12,7 @@ const anyLeads: readonly Connection[] = ['star', 'delta', 'low', 'high', 'fixed'
 /** The links as they are in the box now, and as they should be for this drive. */
 export function Links() {
   const { motor } = usePlan()
-  const { links, fastDelta } = useEvaluation()
+  const { relinking: links, delta87Hz } = useEvaluation()
   const change = useChange()
   const { leads, connection } = motor
   // What these leads allow, and whatever stands there now even if they do not.
@@ -77,18 +78,18 @@ export function Links() {
             <li>Prove the meter, measure plus to minus and each to earth, prove the meter again.</li>
             <li>Compare with the picture inside the lid. It is the authority.</li>
           </ol>
-          {fastDelta && (
+          {delta87Hz && (
             <div className="mt-3">
               <FigureTable
-                heading={`${connections[fastDelta.connection]} on this drive, its volts run up with the hertz`}
+                heading={`${connections[delta87Hz.connection]} on this drive, its volts run up with the hertz`}
                 rows={[
-                  { label: 'Full torque up to', id: 'motor.fastHz' },
-                  { label: 'Base hertz to set', id: 'motor.fastBaseHz' },
-                  { label: 'Power there', id: 'motor.fastW' },
+                  { label: 'Full torque up to', id: 'motor.delta87UsableHz' },
+                  { label: 'Base hertz to set', id: 'motor.delta87BaseHz' },
+                  { label: 'Power there', id: 'motor.delta87W' },
                   {
                     label: 'Amps the drive must give',
-                    id: 'motor.fastA',
-                    note: fastDelta.permitted ? 'this one does' : 'this one does not',
+                    id: 'motor.delta87A',
+                    note: delta87Hz.permitted ? 'this one does' : 'this one does not',
                   },
                 ]}
               />
@@ -102,7 +103,7 @@ export function Links() {
 
 const groups = (of: readonly (readonly string[])[]) => of.map((g) => g.join(' to ')).join('; ')
 
-function Box({ leads, linked, title }: { leads: string; linked: Linked; title: string }) {
+function Box({ leads, linked, title }: { leads: string; linked: TerminalLinks; title: string }) {
   return (
     <figure className="flex max-w-[180px] flex-col gap-1">
       <figcaption className="label">

@@ -1,9 +1,9 @@
 import { compareMotors, takeMotor } from '@zesty/core'
 import { useMemo } from 'react'
-import { useChange, usePlan } from '../../conversion/openPlan'
-import { BesideButtons } from '../../library/BesideButtons'
-import { BesideForm } from '../../library/BesideForm'
-import { useBeside } from '../../library/useBeside'
+import { useChange, usePlan } from '../../state/openPlan'
+import { CandidateButtons } from '../../candidates/CandidateButtons'
+import { CandidateForm } from '../../candidates/CandidateForm'
+import { useCandidates } from '../../candidates/useCandidates'
 import { MotorsTable } from './MotorsTable'
 import { OldMotorSheet } from './OldMotorSheet'
 
@@ -11,7 +11,7 @@ import { OldMotorSheet } from './OldMotorSheet'
 export function Motors() {
   const plan = usePlan()
   const change = useChange()
-  const beside = useBeside('motor')
+  const candidates = useCandidates('motor')
   const columns = useMemo(() => compareMotors(plan), [plan])
   return (
     <section className="sheet mt-4" aria-labelledby="motors">
@@ -25,13 +25,13 @@ export function Motors() {
       <OldMotorSheet />
       <MotorsTable
         columns={columns}
-        onEdit={beside.edit}
+        onEdit={candidates.edit}
         onTake={(column) => change(`Take ${column.name}`, takeMotor(column.plate))}
-        onRemove={beside.remove}
+        onRemove={candidates.remove}
       />
-      <BesideButtons kind="motor" beside={beside} />
-      {beside.index !== undefined && (
-        <BesideForm kind="motor" index={beside.index} onClose={() => beside.edit(undefined)} />
+      <CandidateButtons kind="motor" candidates={candidates} />
+      {candidates.index !== undefined && (
+        <CandidateForm kind="motor" index={candidates.index} onClose={() => candidates.edit(undefined)} />
       )}
     </section>
   )

@@ -1,5 +1,13 @@
-import { connections, coolings, insulationClasses, printQuantity, type FitLine, type MotorColumn } from '@zesty/core'
-import { useUnits } from '../../conversion/openPlan'
+import {
+  connections,
+  coolings,
+  insulationClasses,
+  printQuantity,
+  type FitLine,
+  type MotorColumn,
+  type FigureId,
+} from '@zesty/core'
+import { useUnits } from '../../state/units'
 import { FigureValue } from '../../parts/FigureValue'
 import { Mark, type MarkKind } from '../../parts/Mark'
 import { NotKnown, SideBySide, type ComparedGroup } from '../../parts/SideBySide'
@@ -75,7 +83,7 @@ export function MotorsTable({
   return <SideBySide columns={columns} groups={groups} what="motor" {...actions} />
 }
 
-function Figure({ id, column }: { id: string; column: MotorColumn }) {
+function Figure({ id, column }: { id: FigureId; column: MotorColumn }) {
   return column.evaluation.figures[id] ? (
     <FigureValue id={id} className="-my-2.5 -ml-1.5 !justify-start" />
   ) : (
@@ -100,7 +108,7 @@ function Slow({ column: { slowest } }: { column: MotorColumn }) {
 function Against({ column }: { column: MotorColumn }) {
   // Only what this motor changes; the wall and the controls are the same for all.
   const mine = column.evaluation.findings.filter(
-    (f) => (f.link === 'motor' || f.link === 'drive') && f.severity !== 'note',
+    (f) => (f.chainLink === 'motor' || f.chainLink === 'drive') && f.severity !== 'note',
   )
   const stops = mine.filter((f) => f.severity === 'stop')
   const shown = stops.length > 0 ? stops : mine

@@ -1,7 +1,7 @@
 import { fieldAt, readPlate } from '@zesty/core'
 import { useId, useState } from 'react'
-import { useChange, usePlan } from '../../conversion/openPlan'
-import { goToField } from '../../parts/goToField'
+import { useChange, usePlan } from '../../state/openPlan'
+import { goToField } from '../../state/goToField'
 import { Mark } from '../../parts/Mark'
 
 /** Lines of a plate typed or pasted as they stand; what was understood of each, and what is still missing. */
@@ -65,7 +65,7 @@ export function PlateReader() {
                       className="min-h-11 text-blue underline underline-offset-4"
                       onClick={() => goToField(path)}
                     >
-                      {fieldAt(path)?.label.toLowerCase()}
+                      {fieldAt(path).label.toLowerCase()}
                     </button>
                   </span>
                 ))}

@@ -1,4 +1,6 @@
-import { useEvaluation, usePlan } from '../../conversion/openPlan'
+import type { PlanPath } from '@zesty/core'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { Mark, type MarkKind } from '../../parts/Mark'
@@ -86,7 +88,7 @@ export function SecondHand() {
   )
 }
 
-function Looked({ path, passes }: { path: string; passes: string }) {
+function Looked({ path, passes }: { path: PlanPath; passes: string }) {
   return (
     <div>
       <ChoiceField path={path} />

@@ -1,4 +1,4 @@
-import type { Linked } from '@zesty/core'
+import type { TerminalLinks } from '@zesty/core'
 
 const COLUMNS = [42, 90, 138]
 const ROW = 54
@@ -48,7 +48,7 @@ const layouts: Readonly<Record<string, readonly (readonly string[])[]>> = {
 }
 
 /** The studs or leads of a box with what is tied together; the lines come in at the bottom. */
-export function TerminalBox({ leads, linked }: { leads: string; linked: Linked }) {
+export function TerminalBox({ leads, linked }: { leads: string; linked: TerminalLinks }) {
   const rows = layouts[leads] ?? layouts[`${leads}-${linked.connection}`]
   if (!rows) return null
   const place = new Map(
@@ -120,5 +120,5 @@ export function TerminalBox({ leads, linked }: { leads: string; linked: Linked }
 }
 
 /** The same in words, for screen readers and for reading out at the bench. */
-export const linksInWords = ({ links, lines }: Linked): string =>
+export const linksInWords = ({ links, lines }: TerminalLinks): string =>
   `${links.map((g) => g.join(' to ')).join('; ')}. Lines on ${lines.L1}, ${lines.L2}, ${lines.L3}.`

@@ -7,12 +7,14 @@ import {
   shaftPower,
   torqueCurves,
   type TorqueCurves,
-  type TorquePoint,
+  type HertzPoint,
   type UnitSystem,
 } from '@zesty/core'
 import { area, line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
-import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { useWidth } from '../../parts/useWidth'
 
@@ -95,19 +97,19 @@ function Drawing({
       ? 1
       : ((points[points.length - 1]?.motorRpm ?? 0) / (points[points.length - 1]?.frequencyHz ?? 1)) * ratio
   /** What is drawn for a torque on a curve, in the shop's units. */
-  const drawn = (p: TorquePoint, nm: number) =>
+  const drawn = (p: HertzPoint, nm: number) =>
     shown === 'power'
       ? inUnits(shaftPower(curves, p, nm) * (ratio === undefined ? 1 : efficiency), 'power', units)
       : inUnits(ratio === undefined ? nm : (nm * efficiency) / ratio, 'torque', units)
   const most = Math.max(...points.map((p) => drawn(p, p.vectorNm)))
   const x = scaleLinear([0, (points[points.length - 1]?.frequencyHz ?? 1) * perHz], [MARGIN.left, width - MARGIN.right])
   const y = scaleLinear([0, most * 1.08], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice()
-  const at = (p: TorquePoint) => x(p.frequencyHz * perHz)
+  const at = (p: HertzPoint) => x(p.frequencyHz * perHz)
   const known = points.filter((p) => p.continuousNm !== undefined)
-  const through = (of: (p: TorquePoint) => number) => line<TorquePoint>(at, (p) => y(drawn(p, of(p))))
+  const through = (of: (p: HertzPoint) => number) => line<HertzPoint>(at, (p) => y(drawn(p, of(p))))
   const onVf = points.filter((p) => p.vfNm !== undefined)
   const inPlan = points.filter((p) => p.frequencyHz >= lowestHz && p.frequencyHz <= highestHz)
-  const shade = area<TorquePoint>(at, y(0), (p) => y(drawn(p, p.continuousNm ?? 0)))
+  const shade = area<HertzPoint>(at, y(0), (p) => y(drawn(p, p.continuousNm ?? 0)))
   const marks = [
     { hz: baseHz, text: 'base', colour: 'var(--ink-2)' },
     { hz: fieldWeakeningHz, text: 'pull-out limits from here', colour: 'var(--brass)' },
@@ -216,7 +218,7 @@ function Words({ curves, shown }: { curves: TorqueCurves; shown: Shown }) {
   const { points, baseHz, lowestHz, highestHz, typical } = curves
   const near = (hz: number) =>
     points.reduce((a, b) => (Math.abs(b.frequencyHz - hz) < Math.abs(a.frequencyHz - hz) ? b : a))
-  const print = (p: TorquePoint, nm: number | undefined) =>
+  const print = (p: HertzPoint, nm: number | undefined) =>
     nm === undefined
       ? 'not known'
       : printQuantity({ value: shown === 'power' ? shaftPower(curves, p, nm) : nm, dimension: shown }, units)

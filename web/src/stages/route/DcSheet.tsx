@@ -1,6 +1,6 @@
 import { inShownUnit, printNumber, printQuantity, type RouteComparison } from '@zesty/core'
 import { line, scaleLinear } from 'd3'
-import { useUnits } from '../../conversion/openPlan'
+import { useUnits } from '../../state/units'
 import { YesNoField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'

@@ -1,7 +1,7 @@
-import { set } from '@zesty/core'
+import { isReadable, set } from '@zesty/core'
 import { Plus } from 'lucide-react'
-import { api } from '../../app/api'
-import { useChange, useOpen, usePlan } from '../../conversion/openPlan'
+import { api } from '../../state/api'
+import { useChange, useConversionId, usePlan, useShopId } from '../../state/openPlan'
 import { YesNoField } from '../../parts/ChoiceField'
 import { newId } from '../../parts/newId'
 import { QuantityField } from '../../parts/QuantityField'
@@ -13,7 +13,8 @@ const MOST = 20
 /** The other machines that a converter would feed too, taken from the shop or typed. */
 export function OtherMachines() {
   const { route } = usePlan()
-  const { id, shopId } = useOpen()
+  const id = useConversionId()
+  const shopId = useShopId()
   const change = useChange()
   const { data } = api.useMachinesQuery(shopId)
   const listed = new Set(route.machines.map((m) => m.name))
@@ -64,7 +65,7 @@ export function OtherMachines() {
                     ...offered.map((m) => ({
                       id: newId(),
                       name: m.name,
-                      ...(m.powerW === undefined ? {} : { powerW: m.powerW }),
+                      ...(isReadable(m) && m.powerW !== undefined && { powerW: m.powerW }),
                     })),
                   ].slice(0, MOST),
                 ),

@@ -1,7 +1,7 @@
 import { set, type RouteComparison, type RouteLine } from '@zesty/core'
 import { Check } from 'lucide-react'
 import type { ReactNode } from 'react'
-import { useChange, usePlan } from '../../conversion/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 import { FigureValue } from '../../parts/FigureValue'
 
 /** Every route as a line of numbers; what it asks and gives is under its name. */

@@ -1,4 +1,4 @@
-import { usePlan } from '../../conversion/openPlan'
+import { usePlan } from '../../state/openPlan'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
 
 export function ControlsSheet() {

@@ -1,5 +1,13 @@
-import { fieldAt, printQuantity, type SettingLine, type SettingValue, type UnitSystem } from '@zesty/core'
-import { useEvaluation, useUnits } from '../../conversion/openPlan'
+import {
+  fieldAt,
+  printQuantity,
+  type SettingId,
+  type SettingLine,
+  type SettingValue,
+  type UnitSystem,
+} from '@zesty/core'
+import { useEvaluation } from '../../state/evaluation'
+import { useUnits } from '../../state/units'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
@@ -7,11 +15,11 @@ import { Text } from '../../parts/Text'
 
 const basisWords = { given: 'given', measured: 'measured', computed: 'computed', typical: 'typical' }
 
-const print = (id: string, value: SettingValue | undefined, units: UnitSystem): string => {
+const print = (id: SettingId, value: SettingValue | undefined, units: UnitSystem): string => {
   const field = fieldAt(`settings.chosen.${id}`)
   if (value === undefined) return 'not known'
-  if (typeof value === 'string') return field?.options?.[value] ?? value
-  return printQuantity({ value, dimension: field?.dimension ?? 'number' }, units)
+  if (typeof value === 'string') return field.options?.[value] ?? value
+  return printQuantity({ value, dimension: field.dimension ?? 'number' }, units)
 }
 
 /** The card that goes to the drive: what to enter, why, and what was read back. */
@@ -44,12 +52,15 @@ export function SettingsCard() {
   )
 }
 
-const figured = new Set(['minimumHz', 'maximumHz', 'baseFrequencyHz', 'overloadA', 'decelerationS'])
+const figured = ['minimumHz', 'maximumHz', 'baseFrequencyHz', 'overloadA', 'decelerationS'] as const
+
+const figureOf = (id: SettingId) => figured.find((f) => f === id)
 
 function Line({ line, index }: { line: SettingLine; index: number }) {
   const units = useUnits()
   const { id, label, value, basis, reason, inDrive } = line
-  const options = fieldAt(`settings.chosen.${id}`)?.options
+  const figure = figureOf(id)
+  const options = fieldAt(`settings.chosen.${id}`).options
   const differs = inDrive !== undefined && value !== undefined && inDrive !== value
   return (
     <li className="grid items-start gap-x-3 gap-y-1 border-b border-rule px-3.5 py-2 last:border-b-0 sm:grid-cols-[26px_minmax(0,1.25fr)_minmax(0,1fr)_minmax(0,1fr)]">
@@ -69,9 +80,9 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
         </span>
         <span className="block text-[14px] text-ink-2">
           {value === undefined ? '' : basisWords[basis]}
-          {figured.has(id) && inDrive === undefined && value !== undefined && (
+          {figure && inDrive === undefined && value !== undefined && (
             <>
-              , working <FigureValue id={`settings.${id}`} />
+              , working <FigureValue id={`settings.${figure}`} />
             </>
           )}
         </span>
@@ -89,12 +100,12 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
 }
 
 /** A choice that can be made otherwise than derived. */
-function ChosenSelect({ id }: { id: string }) {
+function ChosenSelect({ id }: { id: SettingId }) {
   return (
     <SelectField
       bare
       path={`settings.chosen.${id}`}
-      label={`${fieldAt(`settings.chosen.${id}`)?.label ?? id}, chosen by you`}
+      label={`${fieldAt(`settings.chosen.${id}`).label}, chosen by you`}
       none="as planned"
     />
   )

@@ -1,4 +1,4 @@
-import { useEvaluation } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { Mark, type MarkKind } from '../../parts/Mark'

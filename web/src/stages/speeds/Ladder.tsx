@@ -1,5 +1,5 @@
 import { printNumber } from '@zesty/core'
-import { useEvaluation } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
 import { useWidth } from '../../parts/useWidth'
 import { layoutLadder, MARGIN, type JobFlag, type Rail } from './ladderLayout'
 

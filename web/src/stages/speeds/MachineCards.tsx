@@ -2,7 +2,7 @@ import {
   changeOver,
   printNumber,
   printQuantity,
-  senses,
+  rotations,
   speedChart,
   speedChartCsv,
   type ChangeOverLine,
@@ -10,8 +10,10 @@ import {
 } from '@zesty/core'
 import { Download, Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
-import { AmountField } from '../../parts/LooseField'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
+import { AmountField } from '../../parts/DetachedField'
 import { saveFile } from '../../parts/saveFile'
 
 /** The cards that hang at the machine: what changes with the belt, and rpm at each hertz. Print gives these alone. */
@@ -67,8 +69,8 @@ function ChangeOverCard({ lines }: { lines: readonly ChangeOverLine[] }) {
                 {l.main && <span className="block text-[13px] font-medium">used most</span>}
               </th>
               <td className="px-2 py-1.5">
-                {l.sense !== undefined
-                  ? senses[l.sense].toLowerCase()
+                {l.rotation !== undefined
+                  ? rotations[l.rotation].toLowerCase()
                   : l.reversed === undefined
                     ? 'not known'
                     : l.reversed
@@ -99,7 +101,7 @@ function ChangeOverCard({ lines }: { lines: readonly ChangeOverLine[] }) {
         </tbody>
       </table>
       <p className="mt-1 text-[15px] text-ink-2">
-        {lines.some((l) => l.sense !== undefined)
+        {lines.some((l) => l.rotation !== undefined)
           ? 'Turns as you face the spindle’s nose, forward on the switch.'
           : 'With or against the motor, both seen from the same end; the survey asks where its shaft points.'}{' '}
         Ramps: the shortest with the heaviest thing on the spindle, up on rated torque, down without a resistor, to the
@@ -112,7 +114,7 @@ function ChangeOverCard({ lines }: { lines: readonly ChangeOverLine[] }) {
 
 /** Round hertz between lowest and highest, base among them. */
 function chartHertz({ figures }: Evaluation): number[] {
-  const [low, high, base] = ['settings.minimumHz', 'settings.maximumHz', 'settings.baseFrequencyHz'].map(
+  const [low, high, base] = (['settings.minimumHz', 'settings.maximumHz', 'settings.baseFrequencyHz'] as const).map(
     (id) => figures[id]?.value,
   )
   if (low === undefined || high === undefined || low >= high) return []

@@ -1,4 +1,4 @@
-import { printNumber, type Found } from '@zesty/core'
+import { printNumber, type Combination } from '@zesty/core'
 import { scaleLinear } from 'd3'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { useWidth } from '../../parts/useWidth'
@@ -13,10 +13,10 @@ export function ParetoChart({
   picked,
   onPick,
 }: {
-  front: readonly Found[]
+  front: readonly Combination[]
   jobs: number
-  picked: Found | undefined
-  onPick: (found: Found) => void
+  picked: Combination | undefined
+  onPick: (found: Combination) => void
 }) {
   const [ref, width] = useWidth(700)
   const most = Math.max(1, ...front.map((f) => f.cost ?? 0))

@@ -1,4 +1,4 @@
-import { useEvaluation } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
 import { FigureValue } from '../../parts/FigureValue'
 
 /** The ladder in words and numbers. */

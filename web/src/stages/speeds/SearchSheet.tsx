@@ -1,23 +1,25 @@
 import {
   printNumber,
   printQuantity,
-  sayText,
-  usualWishes,
+  messageText,
+  usualCriteria,
   whyFirst,
-  type Found,
+  type Combination,
   type SearchState,
-  type Wishes,
+  type SearchCriteria,
 } from '@zesty/core'
 import { Search, Square } from 'lucide-react'
 import { memo, useState } from 'react'
-import { api } from '../../app/api'
-import { notice } from '../../app/notice'
-import { useEvaluation, useOpen, usePlan, useUnits } from '../../conversion/openPlan'
-import { connectionWords, pulleyWords } from './foundWords'
+import { api } from '../../state/api'
+import { notice } from '../../state/notice'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan, useShopId } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
+import { connectionWords, pulleyWords } from './combinationWords'
 import { ParetoChart } from './ParetoChart'
 import { useSearch } from './useSearch'
 import { WhatIf } from './WhatIf'
-import { WishesForm } from './WishesForm'
+import { CriteriaForm } from './CriteriaForm'
 
 const NONE: readonly never[] = []
 
@@ -25,15 +27,15 @@ const NONE: readonly never[] = []
 export function SearchSheet() {
   const plan = usePlan()
   const { jobs } = useEvaluation()
-  const { shopId } = useOpen()
+  const shopId = useShopId()
   const { data: library } = api.useLibraryQuery(shopId)
-  const [wishes, setWishes] = useState<Wishes>(usualWishes)
-  const [picked, setPicked] = useState<Found>()
+  const [criteria, setWishes] = useState<SearchCriteria>(usualCriteria)
+  const [picked, setPicked] = useState<Combination>()
   const { searching, start, stop } = useSearch()
   const { phase, state } = searching
   const begin = () => {
     setPicked(undefined)
-    void start(plan, library ?? NONE, wishes)
+    void start(plan, library ?? NONE, criteria)
   }
   return (
     <section className="sheet mt-4" aria-labelledby="search">
@@ -44,7 +46,7 @@ export function SearchSheet() {
         Motors and drives of the plan, those thought of and those in the shop’s library, linked each way, with every
         pair of stock pulleys that a stock belt drives, held against the jobs of this machine.
       </p>
-      <WishesForm wishes={wishes} onChange={setWishes} />
+      <CriteriaForm criteria={criteria} onChange={setWishes} />
       <div className="mt-3 flex flex-wrap items-center gap-3">
         {phase === 'running' ? (
           <button type="button" className="btn" onClick={stop}>
@@ -64,14 +66,14 @@ export function SearchSheet() {
           <p>
             {(searching.relaxed ?? []).length === 0
               ? 'No single one of them alone would help; let go of two, or add motors and drives to the library.'
-              : `Let go of one: ${(searching.relaxed ?? []).map((r) => `${r.wish} (then ${r.covered} jobs)`).join('; ')}.`}
+              : `Let go of one: ${(searching.relaxed ?? []).map((r) => `${r.criterion} (then ${r.covered} jobs)`).join('; ')}.`}
           </p>
         </div>
       )}
       {state && state.best.length > 0 && (
         <>
           <Results best={state.best} jobs={jobs.length} picked={picked} onPick={setPicked} />
-          <Why best={state.best} wishes={searching.wishes ?? wishes} />
+          <Why best={state.best} criteria={searching.criteria ?? criteria} />
           {state.front.length > 1 && (
             <details className="mt-2">
               <summary className="min-h-11 content-center font-semibold">Cost against jobs done</summary>
@@ -116,10 +118,10 @@ const Results = memo(function Results({
   picked,
   onPick,
 }: {
-  best: readonly Found[]
+  best: readonly Combination[]
   jobs: number
-  picked: Found | undefined
-  onPick: (found: Found) => void
+  picked: Combination | undefined
+  onPick: (found: Combination) => void
 }) {
   const units = useUnits()
   return (
@@ -182,14 +184,14 @@ const Results = memo(function Results({
   )
 })
 
-const Why = memo(function Why({ best, wishes }: { best: readonly Found[]; wishes: Wishes }) {
+const Why = memo(function Why({ best, criteria }: { best: readonly Combination[]; criteria: SearchCriteria }) {
   const units = useUnits()
   const [winner, other] = best
   if (!winner || !other) return null
   return (
     <p className="mt-2 text-[15px]">
       <strong className="font-semibold">Why the first before the second: </strong>
-      {sayText(whyFirst(wishes.first, winner, other), units)}
+      {messageText(whyFirst(criteria.first, winner, other), units)}
     </p>
   )
 })

@@ -1,6 +1,6 @@
 import { dimensionKind, inShownUnit, printNumber, type MapPosition, type SpeedMap } from '@zesty/core'
 import { area, line, scaleLog } from 'd3'
-import { useUnits } from '../../conversion/openPlan'
+import { useUnits } from '../../state/units'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { useWidth } from '../../parts/useWidth'
 import { positionColour } from './positionColour'

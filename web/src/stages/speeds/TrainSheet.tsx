@@ -1,11 +1,12 @@
-import { leadsSwapped, senses, spindleSense } from '@zesty/core'
+import { leadsSwapped, rotations, spindleRotation } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
 import { useState } from 'react'
-import { useEvaluation, usePlan } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
 import { FigureTable } from '../../parts/FigureTable'
-import { goToField } from '../../parts/goToField'
+import { goToField } from '../../state/goToField'
 import { QuantityField } from '../../parts/QuantityField'
-import { SideView } from '../../parts/SideView'
+import { TrainSideView } from '../../drawings/TrainSideView'
 
 /** The train of one position as it stands: to scale, with speeds and senses of its shafts. */
 export function TrainSheet() {
@@ -16,7 +17,7 @@ export function TrainSheet() {
   const index = plan.survey.positions.findIndex((p) => p.id === shown?.id)
   const position = plan.survey.positions[index]
   if (!shown || !position) return null
-  const sense = spindleSense(plan, shown.reversed)
+  const sense = spindleRotation(plan, shown.reversed)
   const swapped = leadsSwapped(plan, shown.reversed)
   return (
     <section className="sheet mt-4" aria-labelledby="train">
@@ -45,7 +46,7 @@ export function TrainSheet() {
         )}
       </div>
       <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
-        <SideView key={position.id} position={position} path={`survey.positions.${index}`} />
+        <TrainSideView key={position.id} position={position} path={`survey.positions.${index}`} />
         <div className="flex flex-col gap-2">
           <FigureTable
             heading={`On ${shown.name}`}
@@ -62,9 +63,9 @@ export function TrainSheet() {
               ...(position.stiffnessNmPerRad === undefined
                 ? []
                 : [
-                    { id: `position.${shown.id}.swings`, label: 'The train swings at' },
+                    { id: `position.${shown.id}.swings` as const, label: 'The train swings at' },
                     {
-                      id: `position.${shown.id}.shakenHz`,
+                      id: `position.${shown.id}.excitedHz` as const,
                       label: 'Shaken by the motor at',
                       note: 'hertz on the drive',
                     },
@@ -84,7 +85,7 @@ export function TrainSheet() {
             </div>
           ) : (
             <p className="text-[15px]">
-              With its leads in order the spindle turns <b>{senses[sense].toLowerCase()}</b> as you face its nose.{' '}
+              With its leads in order the spindle turns <b>{rotations[sense].toLowerCase()}</b> as you face its nose.{' '}
               {swapped === undefined ? '' : swapped ? 'For forward, two of them are swapped.' : 'That is forward.'}
             </p>
           )}
@@ -97,7 +98,7 @@ export function TrainSheet() {
           tell where it is likely.
         </p>
         <div className="grid gap-3 sm:grid-cols-3">
-          <QuantityField path={`survey.positions.${index}.shakesHz`} placeholder="not found yet" />
+          <QuantityField path={`survey.positions.${index}.resonanceHz`} placeholder="not found yet" />
           <QuantityField path={`survey.positions.${index}.stiffnessNmPerRad`} placeholder="not measured" />
           <QuantityField path="motor.rotorKgM2" placeholder="not known" />
         </div>

@@ -3,29 +3,30 @@ import {
   evaluate,
   isCovered,
   printQuantity,
-  sayText,
+  messageText,
   speedMap,
-  takeFound,
-  type Found,
+  takeCombination,
+  type Combination,
   type Plan,
 } from '@zesty/core'
 import { useMemo } from 'react'
-import { DifferenceTable } from '../../conversion/DifferenceTable'
-import { useChange, usePlan, useUnits } from '../../conversion/openPlan'
-import { connectionWords, pulleyWords } from './foundWords'
+import { DifferenceTable } from '../../parts/DifferenceTable'
+import { useChange, usePlan } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
+import { connectionWords, pulleyWords } from './combinationWords'
 
 /** One way found, beside the present plan: the chain of both, the jobs, and what it would change. */
-export function WhatIf({ found, onTaken }: { found: Found; onTaken: () => void }) {
+export function WhatIf({ found, onTaken }: { found: Combination; onTaken: () => void }) {
   const plan = usePlan()
   const units = useUnits()
   const change = useChange()
-  const patch = useMemo(() => takeFound(plan, found), [plan, found])
+  const patch = useMemo(() => takeCombination(plan, found), [plan, found])
   const tried = useMemo(() => applyPatch(plan, patch), [plan, patch])
   const [now, then] = useMemo(() => [sideOf(plan), sideOf(tried)], [plan, tried])
   const rows = now.evaluation.chain.map((link, i) => ({
     name: link.name,
-    now: sayText(link.headline, units),
-    then: sayText(then.evaluation.chain[i]?.headline ?? [], units),
+    now: messageText(link.headline, units),
+    then: messageText(then.evaluation.chain[i]?.headline ?? [], units),
   }))
   return (
     <section className="mt-3 rounded-md border border-blue bg-blue-wash p-3" aria-label="What if">

@@ -1,4 +1,4 @@
-import type { Found, LibraryItem, Plan, Relaxed, SearchState, Wishes } from '@zesty/core'
+import type { Combination, LibraryItem, Plan, Relaxation, SearchState, SearchCriteria } from '@zesty/core'
 import { proxy, wrap, type Remote } from 'comlink'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Searcher } from '../../workers/search.worker'
@@ -7,13 +7,13 @@ import type { Searcher } from '../../workers/search.worker'
 export interface Searching {
   phase: 'idle' | 'running' | 'done' | 'stopped'
   state?: SearchState
-  /** Wishes of which one alone must go, where nothing was found. */
-  relaxed?: Relaxed[]
+  /** SearchCriteria of which one alone must go, where nothing was found. */
+  relaxed?: Relaxation[]
   /** What was asked, so that results are told apart from what is typed since. */
-  wishes?: Wishes
+  criteria?: SearchCriteria
 }
 
-const orders = (found: readonly Found[]): string => found.map((f) => f.order).join()
+const orders = (found: readonly Combination[]): string => found.map((f) => f.order).join()
 
 /** A report with the lists of the one before where they hold the same. */
 function keepSame(before: SearchState | undefined, now: SearchState): SearchState {
@@ -31,17 +31,17 @@ export function useSearch() {
   const worker = useRef<{ thread: Worker; searcher: Remote<Searcher> }>(undefined)
   useEffect(() => () => worker.current?.thread.terminate(), [])
 
-  const start = useCallback(async (plan: Plan, library: readonly LibraryItem[], wishes: Wishes) => {
+  const start = useCallback(async (plan: Plan, library: readonly LibraryItem[], criteria: SearchCriteria) => {
     if (!worker.current) {
       const thread = new Worker(new URL('../../workers/search.worker.ts', import.meta.url), { type: 'module' })
       worker.current = { thread, searcher: wrap<Searcher>(thread) }
     }
     const { searcher } = worker.current
-    setSearching({ phase: 'running', wishes })
+    setSearching({ phase: 'running', criteria })
     const done = await searcher.search(
       plan,
       library,
-      wishes,
+      criteria,
       proxy((state: SearchState) => {
         // Results that are not new keep their identity, so that their table is not drawn again; and a report gives way to the person.
         startTransition(() =>
@@ -50,8 +50,8 @@ export function useSearch() {
       }),
     )
     if (!done) return
-    const relaxed = done.best.length === 0 ? await searcher.relax(plan, library, wishes) : undefined
-    setSearching({ phase: 'done', wishes, state: done, ...(relaxed ? { relaxed } : {}) })
+    const relaxed = done.best.length === 0 ? await searcher.relaxations(plan, library, criteria) : undefined
+    setSearching({ phase: 'done', criteria, state: done, ...(relaxed ? { relaxed } : {}) })
   }, [])
 
   const stop = useCallback(() => {

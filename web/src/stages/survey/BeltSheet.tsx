@@ -1,15 +1,32 @@
-import { beltNames, isPlainBelt, numberOf, type Stage } from '@zesty/core'
-import { useEvaluation } from '../../conversion/openPlan'
+import {
+  beltNames,
+  isPlainBelt,
+  numberOf,
+  type BeltId,
+  type TransmissionStage,
+  type TransmissionStagePath,
+} from '@zesty/core'
+import { useEvaluation } from '../../state/evaluation'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureTable, type FigureRow } from '../../parts/FigureTable'
 import { QuantityField } from '../../parts/QuantityField'
 
 /** Belts to choose from, by the kind of stage; flat belts have no section. */
-const namesFor = (kind: Stage['kind']): Record<string, string> =>
+const namesFor = (kind: TransmissionStage['kind']): Record<string, string> =>
   kind === 'timing-belt' ? beltNames.tooth : kind === 'poly-v' ? beltNames.rib : kind === 'v-belt' ? beltNames.v : {}
 
 /** A belt as it lies: measured any way and told the others; what it bears, and how tight it is. */
-export function BeltSheet({ at, id, stage, first }: { at: string; id: string; stage: Stage; first: boolean }) {
+export function BeltSheet({
+  at,
+  id,
+  stage,
+  first,
+}: {
+  at: TransmissionStagePath
+  id: BeltId
+  stage: TransmissionStage
+  first: boolean
+}) {
   const { figures } = useEvaluation()
   const isV = stage.kind === 'v-belt'
   const stockAt = numberOf(figures[`${id}.stockCentre`])
@@ -52,17 +69,17 @@ export function BeltSheet({ at, id, stage, first }: { at: string; id: string; st
             { id: `${id}.beltW`, label: 'One belt bears', note: 'by its section; the maker’s rating rules' },
             { id: `${id}.beltsWanted`, label: 'Side by side for this motor' },
             { id: `${id}.startNm`, label: 'A start asks, on the small pulley' },
-            { id: `${id}.standingN`, label: 'Pull of each side at rest', note: 'so that a start does not slip' },
-            { id: `${id}.pressMm`, label: 'Press the middle of one belt in by' },
-            { id: `${id}.pressN`, label: 'It should take' },
+            { id: `${id}.staticTensionN`, label: 'Pull of each side at rest', note: 'so that a start does not slip' },
+            { id: `${id}.deflectionMm`, label: 'Press the middle of one belt in by' },
+            { id: `${id}.deflectionForceN`, label: 'It should take' },
             { id: `${id}.foundN`, label: 'Pull of each side as it is' },
             { id: `${id}.slipsNm`, label: 'It slips at, on the small pulley' },
           ]}
         >
           <QuantityField path={`${at}.belts`} hint="" placeholder="1" />
           {isV && <QuantityField path={`${at}.ratedBeltW`} hint="" placeholder="from its section" />}
-          <QuantityField path={`${at}.pressN`} hint="" placeholder="spring balance" />
-          <QuantityField path={`${at}.pressMm`} hint="" placeholder="by a rule" />
+          <QuantityField path={`${at}.deflectionForceN`} hint="" placeholder="spring balance" />
+          <QuantityField path={`${at}.deflectionMm`} hint="" placeholder="by a rule" />
         </Part>
       )}
       {first && isV && (

@@ -1,7 +1,15 @@
-import { isBelt, set, type Position } from '@zesty/core'
+import {
+  isBelt,
+  set,
+  type Position,
+  type PositionPath,
+  type TransmissionStage,
+  type TransmissionStagePath,
+} from '@zesty/core'
 import { ChevronDown, Layers, Plus, X } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
-import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
@@ -13,7 +21,7 @@ import { withItem, withoutItem } from './listEdits'
 import { TrainDrawing } from './TrainDrawing'
 
 const StepSheet = lazy(() => import('./StepSheet').then((m) => ({ default: m.StepSheet })))
-const SideView = lazy(() => import('../../parts/SideView').then((m) => ({ default: m.SideView })))
+const TrainSideView = lazy(() => import('../../drawings/TrainSideView').then((m) => ({ default: m.TrainSideView })))
 
 /** Every way the belts and gears can stand, from motor shaft to spindle. */
 export function Belts() {
@@ -25,7 +33,7 @@ export function Belts() {
     const letter = String.fromCharCode(65 + (positions.length % 26))
     change(
       'Add a belt position',
-      withItem(plan, 'positions', { id: newId(), name: letter, stages: [{ kind: 'v-belt' }] }),
+      withItem(plan, 'positions', { id: newId(), name: letter, transmission: [{ kind: 'v-belt' }] }),
     )
   }
   return (
@@ -64,59 +72,45 @@ function PositionRow({ position, index }: { position: Position; index: number })
   const plan = usePlan()
   const change = useChange()
   const line = useEvaluation().positions[index]
-  const path = `survey.positions.${index}`
+  const path = `survey.positions.${index}` as const
   const name = position.name ?? String(index + 1)
   return (
     <li className="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[150px_minmax(0,1fr)_auto]">
       <div className="flex flex-col gap-1.5">
         <WordsField path={`${path}.name`} label="Position" />
-        <TrainDrawing stages={position.stages} />
+        <TrainDrawing stages={position.transmission} />
       </div>
       <div className="flex min-w-0 flex-col gap-2">
-        {position.stages.map((stage, i) => {
-          const at = `${path}.stages.${i}`
-          const teeth = stage.kind === 'gear-pair' || stage.kind === 'timing-belt' || stage.kind === 'worm'
-          return (
-            <div
-              key={i}
-              className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5"
+        {position.transmission.map((stage, i) => (
+          <div key={i} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5">
+            <SelectField path={`${path}.transmission.${i}.kind`} label={`Stage ${i + 1}`} />
+            <Sizes stage={stage} at={`${path}.transmission.${i}`} />
+            <button
+              type="button"
+              className="btn btn-quiet w-11 px-0"
+              aria-label={`Take stage ${i + 1} of ${name} out`}
+              onClick={() =>
+                change('Take a stage out', [
+                  set(
+                    `${path}.transmission`,
+                    position.transmission.filter((_, k) => k !== i),
+                  ),
+                ])
+              }
             >
-              <SelectField path={`${at}.kind`} label={`Stage ${i + 1}`} />
-              {stage.kind === 'direct' ? (
-                <p className="col-span-2 self-center pt-4 text-ink-2">The spindle turns as the motor.</p>
-              ) : (
-                <>
-                  <SizeField path={`${at}.driverMm`} label="Driving" teeth={teeth} />
-                  <SizeField path={`${at}.drivenMm`} label="Driven" teeth={teeth} />
-                </>
-              )}
-              <button
-                type="button"
-                className="btn btn-quiet w-11 px-0"
-                aria-label={`Take stage ${i + 1} of ${name} out`}
-                onClick={() =>
-                  change('Take a stage out', [
-                    set(
-                      `${path}.stages`,
-                      position.stages.filter((_, k) => k !== i),
-                    ),
-                  ])
-                }
-              >
-                <X size={18} aria-hidden="true" />
-              </button>
-            </div>
-          )
-        })}
-        {position.stages.length < 8 && (
+              <X size={18} aria-hidden="true" />
+            </button>
+          </div>
+        ))}
+        {position.transmission.length < 8 && (
           <button
             type="button"
             className="btn self-start"
             onClick={() =>
               change('Add a stage', [
-                set(`${path}.stages`, [
-                  ...position.stages,
-                  { kind: position.stages.length === 0 ? 'v-belt' : 'gear-pair' },
+                set(`${path}.transmission`, [
+                  ...position.transmission,
+                  { kind: position.transmission.length === 0 ? 'v-belt' : 'gear-pair' },
                 ]),
               ])
             }
@@ -124,6 +118,7 @@ function PositionRow({ position, index }: { position: Position; index: number })
             <Plus size={16} aria-hidden="true" /> Stage (belt, gears)
           </button>
         )}
+        <KnownOtherwise position={position} path={path} />
       </div>
       <AsItLies position={position} path={path} />
       <div className="flex flex-col items-end justify-between gap-1 text-right text-[15px] md:col-start-3 md:row-start-1">
@@ -142,9 +137,9 @@ function PositionRow({ position, index }: { position: Position; index: number })
 }
 
 /** The train to scale, with what was measured of its belts; opened by who wants it. */
-function AsItLies({ position, path }: { position: Position; path: string }) {
+function AsItLies({ position, path }: { position: Position; path: PositionPath }) {
   const [open, setOpen] = useState(false)
-  const belts = position.stages.flatMap((stage, i) => (isBelt(stage.kind) ? [{ stage, i }] : []))
+  const belts = position.transmission.flatMap((stage, i) => (isBelt(stage.kind) ? [{ stage, i }] : []))
   if (belts.length === 0) return null
   return (
     <div className="flex flex-col gap-2 md:col-span-3">
@@ -158,14 +153,14 @@ function AsItLies({ position, path }: { position: Position; path: string }) {
       </button>
       {open && (
         <Suspense fallback={null}>
-          <SideView position={position} path={path} />
+          <TrainSideView position={position} path={path} />
         </Suspense>
       )}
       {open &&
         belts.map(({ stage, i }) => (
           <BeltSheet
             key={i}
-            at={`${path}.stages.${i}`}
+            at={`${path}.transmission.${i}`}
             id={`position.${position.id}.belt${i + 1}`}
             stage={stage}
             first={i === 0}
@@ -175,14 +170,68 @@ function AsItLies({ position, path }: { position: Position; path: string }) {
   )
 }
 
-/** A pulley by its diameter; gears and timing pulleys by their teeth, a plain number. */
-const SizeField = ({ path, label, teeth }: { path: string; label: string; teeth: boolean }) =>
-  teeth ? (
-    <TeethField path={path} label={label} />
-  ) : (
-    <QuantityField path={path} label={label} hint="" placeholder="90 mm" />
-  )
+/** What tells the ratio of a stage, by its kind. */
+function Sizes({ stage: { kind }, at }: { stage: TransmissionStage; at: TransmissionStagePath }) {
+  switch (kind) {
+    case 'direct':
+      return <p className="col-span-2 self-center pt-4 text-ink-2">The spindle turns as the motor.</p>
+    case 'gearbox':
+      return <QuantityField path={`${at}.reduction`} hint="" placeholder="10" />
+    case 'worm':
+      return (
+        <>
+          <QuantityField path={`${at}.starts`} label="Starts" hint="" placeholder="1" />
+          <QuantityField path={`${at}.wheelTeeth`} label="Wheel, teeth" hint="" placeholder="40" />
+        </>
+      )
+    case 'gear-pair':
+    case 'timing-belt':
+      return (
+        <>
+          <QuantityField path={`${at}.driverTeeth`} label="Driving, teeth" hint="" placeholder="24" />
+          <QuantityField path={`${at}.drivenTeeth`} label="Driven, teeth" hint="" placeholder="24" />
+        </>
+      )
+    default:
+      return (
+        <>
+          <QuantityField path={`${at}.driverMm`} label="Driving" hint="" placeholder="90 mm" />
+          <QuantityField path={`${at}.drivenMm`} label="Driven" hint="" placeholder="90 mm" />
+          {kind === 'variable-sheave' && (
+            <div className="col-span-2 col-start-2 grid grid-cols-2 gap-1.5">
+              <QuantityField path={`${at}.slowestRatio`} label="Slowest ratio" placeholder="0.5" />
+              <QuantityField path={`${at}.fastestRatio`} label="Fastest ratio" placeholder="2" />
+            </div>
+          )}
+        </>
+      )
+  }
+}
 
-function TeethField({ path, label }: { path: string; label: string }) {
-  return <QuantityField path={path} label={`${label}, teeth`} hint="" placeholder="24" teeth />
+/** A position of which the speed or the ratio is known, and not its pulleys; opened by who wants it. */
+function KnownOtherwise({ position, path }: { position: Position; path: PositionPath }) {
+  const [open, setOpen] = useState((position.knownSpindleRpm ?? position.knownRatio) !== undefined)
+  return (
+    <div>
+      <button
+        type="button"
+        className="flex min-h-11 items-center gap-1.5 text-[15px] font-semibold text-blue"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <ChevronDown size={18} aria-hidden="true" className={open ? 'rotate-180' : ''} /> Known by its speed or ratio
+      </button>
+      {open && (
+        <div className="grid grid-cols-2 gap-1.5 sm:grid-cols-4">
+          <QuantityField path={`${path}.knownSpindleRpm`} placeholder="570 rpm" />
+          <QuantityField path={`${path}.knownMotorRpm`} placeholder="1420 rpm" />
+          <QuantityField path={`${path}.knownHz`} placeholder="50 Hz" hint="" />
+          <QuantityField path={`${path}.knownRatio`} placeholder="0.4" />
+          <p className="col-span-full text-[14px] leading-tight text-ink-2">
+            Kept with the position. Speeds are still worked out from the pulleys alone.
+          </p>
+        </div>
+      )}
+    </div>
+  )
 }

@@ -1,8 +1,8 @@
-import { circuitOf, set, takeCircuit } from '@zesty/core'
-import { api, problemText } from '../../app/api'
-import { notice } from '../../app/notice'
-import { useChange, useOpen, usePlan } from '../../conversion/openPlan'
-import { useItems } from '../../library/useItems'
+import { branchCircuitOf, set, takeBranchCircuit } from '@zesty/core'
+import { api, problemText } from '../../state/api'
+import { notice } from '../../state/notice'
+import { useChange, usePlan, useShopId } from '../../state/openPlan'
+import { useItems } from '../../state/useItems'
 import { Field } from '../../parts/Field'
 
 const OWN = ''
@@ -11,31 +11,34 @@ const OWN = ''
 export function CircuitChoice() {
   const plan = usePlan()
   const change = useChange()
-  const { shopId } = useOpen()
+  const shopId = useShopId()
   const circuits = useItems(shopId, 'circuit')
   const [keep, { isLoading }] = api.useKeepItemMutation()
-  const { circuitId, voltageV, calledAs } = plan.supply
-  const chosen = circuits?.find((c) => c.id === circuitId)
+  const { branchCircuitId, voltageV, calledAs } = plan.supply
+  const chosen = circuits?.find((c) => c.id === branchCircuitId)
   const choose = (id: string) => {
     const circuit = circuits?.find((c) => c.id === id)
-    if (circuit) change(`Put on ${circuit.name}`, takeCircuit(id, circuit.item))
-    else change('On a circuit of its own', [set('supply.circuitId', undefined)])
+    if (circuit) change(`Put on ${circuit.name}`, takeBranchCircuit(id, circuit.item))
+    else change('On a circuit of its own', [set('supply.branchCircuitId', undefined)])
   }
   const share = async () => {
     const name = calledAs ?? `Circuit of ${plan.name}`.slice(0, 80)
-    const { data, error } = await keep({ shopId, item: { kind: 'circuit', name, item: circuitOf(plan) } })
-    if (data) change(`Put on ${name}`, [set('supply.circuitId', data.id)])
+    const { data, error } = await keep({ shopId, item: { kind: 'circuit', name, item: branchCircuitOf(plan) } })
+    if (data) change(`Put on ${name}`, [set('supply.branchCircuitId', data.id)])
     notice(error ? problemText(error) : `${name} is a circuit of the shop`)
   }
   return (
     <div className="col-span-full flex flex-wrap items-end gap-2">
       <div className="min-w-[180px] flex-1">
-        <Field path="supply.circuitId" hint={chosen ? 'What is changed below is this machine’s alone.' : undefined}>
+        <Field
+          path="supply.branchCircuitId"
+          hint={chosen ? 'What is changed below is this machine’s alone.' : undefined}
+        >
           {({ id, describedBy }) => (
             <select
               id={id}
               aria-describedby={describedBy}
-              data-path="supply.circuitId"
+              data-path="supply.branchCircuitId"
               className="field"
               value={chosen?.id ?? OWN}
               onChange={(e) => choose(e.target.value)}

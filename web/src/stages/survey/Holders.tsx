@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react'
-import { useChange, usePlan } from '../../conversion/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
@@ -24,11 +24,11 @@ export function Holders() {
       </p>
       <ul className="flex flex-col gap-2">
         {holders.map((h, i) => {
-          const path = `survey.holders.${i}`
+          const path = `survey.holders.${i}` as const
           return (
             <li
               key={h.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_44px]"
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_1fr_44px]"
             >
               <WordsField path={`${path}.name`} label="What it is" />
               <SelectField path={`${path}.kind`} label="Kind" />
@@ -38,6 +38,16 @@ export function Holders() {
                 <QuantityField path={`${path}.markedMPerS`} label="Marked rim speed" hint="" placeholder="no mark" />
               ) : (
                 <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
+              )}
+              <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" />
+              {h.inertiaFrom === 'rim' && (
+                <QuantityField path={`${path}.boreMm`} label="Inside of the rim" hint="" placeholder="520 mm" />
+              )}
+              {h.inertiaFrom === 'mass' && (
+                <QuantityField path={`${path}.massKg`} label="Mass" hint="" placeholder="23 kg" />
+              )}
+              {h.inertiaFrom === 'timing' && (
+                <QuantityField path={`${path}.runUpS`} label="Runs up in" hint="On rated torque" placeholder="4 s" />
               )}
               <RemoveButton
                 what={h.name ?? 'it'}

@@ -25,7 +25,7 @@ const examples: Partial<Record<keyof Job, string>> = {
 
 /** What the cut is: material, tool, feed and depth, from which speed, torque and power follow. */
 export function JobFields({ index, kind }: { index: number; kind: JobKind | undefined }) {
-  const at = (key: keyof Job) => `survey.jobs.${index}.${key}`
+  const at = (key: keyof Job) => `survey.jobs.${index}.${key}` as const
   const milling = kind === 'milling' || kind === 'fly-cutting'
   const feed = milling ? 'Feed a tooth' : 'Feed a turn'
   return (
@@ -43,6 +43,8 @@ export function JobFields({ index, kind }: { index: number; kind: JobKind | unde
       ))}
       <QuantityField path={at('kc11')} label="Force, N/mm²" hint="" placeholder="by material" />
       <QuantityField path={at('mc')} label="Its exponent" hint="" placeholder="by material" />
+      <SelectField path={at('duty')} none="All day" />
+      <SelectField path={at('wanted')} none="Wanted" />
       <QuantityField path={at('torqueNm')} label="or its torque" hint="" placeholder="worked out" />
     </div>
   )

@@ -1,7 +1,8 @@
 import type { Job, JobLine } from '@zesty/core'
 import { ChevronDown, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { useChange, useEvaluation, usePlan } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
@@ -27,7 +28,7 @@ export function Jobs() {
       </p>
       <ul className="flex flex-col gap-2">
         {plan.survey.jobs.map((j, i) => {
-          const path = `survey.jobs.${i}`
+          const path = `survey.jobs.${i}` as const
           const line = jobs[i]
           return (
             <li

@@ -1,6 +1,8 @@
-import { machineKinds, printQuantity, sayText, spindleNoses, type Plan } from '@zesty/core'
-import { useEvaluation, usePlan, useUnits } from '../../conversion/openPlan'
-import { goToField } from '../../parts/goToField'
+import { machineKinds, printQuantity, messageText, spindleNoses, type Plan, type PlanPath } from '@zesty/core'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
+import { goToField } from '../../state/goToField'
 
 const pulleyRadius = (mm: number, largestMm: number): number => Math.max(9, (44 * mm) / largestMm)
 
@@ -9,7 +11,7 @@ interface Part {
   width: number
   label: string
   value: string
-  path: string
+  path: PlanPath
 }
 
 /** The captions of the drawing, left to right; each leads to the fields it is about. */
@@ -52,12 +54,12 @@ export function MachineDrawing() {
   const { chain, positions } = useEvaluation()
   const main = positions.find((p) => p.main) ?? positions[0]
   const position = plan.survey.positions.find((p) => p.id === main?.id)
-  const belt = position?.stages.find((s) => s.driverMm !== undefined && s.drivenMm !== undefined)
+  const belt = position?.transmission.find((s) => s.driverMm !== undefined && s.drivenMm !== undefined)
   const largest = Math.max(belt?.driverMm ?? 1, belt?.drivenMm ?? 1)
   const driver = belt ? pulleyRadius(belt.driverMm ?? 1, largest) : 26
   const driven = belt ? pulleyRadius(belt.drivenMm ?? 1, largest) : 26
   const belts = chain.find((l) => l.id === 'belts')
-  const headline = belts ? sayText(belts.headline, units) : ''
+  const headline = belts ? messageText(belts.headline, units) : ''
   const unknown = belt === undefined
   const [motorX, spindleX, axisY] = [336, 478, 66]
   return (

@@ -1,6 +1,6 @@
-import { hazards, set, type Hazard } from '@zesty/core'
+import { hazards, type Hazard } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
-import { useChange, usePlan } from '../../conversion/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 import { ChoiceField, SelectField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { WordsField } from '../../parts/WordsField'
@@ -43,7 +43,7 @@ function Hazards() {
         value={survey.hazards}
         aria-labelledby="hazards"
         className="flex flex-wrap gap-1.5"
-        onValueChange={(value) => change('What reaches the machine', [set('survey.hazards', value)])}
+        onValueChange={(value) => change('What reaches the machine', [{ path: 'survey.hazards', value }])}
       >
         {(Object.entries(hazards) as [Hazard, string][]).map(([value, words]) => (
           <ToggleGroup.Item

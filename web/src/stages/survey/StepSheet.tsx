@@ -1,7 +1,7 @@
 import {
   parseQuantity,
   printNumber,
-  sayText,
+  messageText,
   stepPositions,
   stepsMatch,
   type Position,
@@ -9,8 +9,9 @@ import {
   type StepTrain,
 } from '@zesty/core'
 import { useState } from 'react'
-import { useChange, usePlan, useUnits } from '../../conversion/openPlan'
-import { LooseField } from '../../parts/LooseField'
+import { useChange, usePlan } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
+import { DetachedField } from '../../parts/DetachedField'
 import { newId } from '../../parts/newId'
 import { withPositions } from './listEdits'
 import { readGears, readSizes } from './readSizes'
@@ -39,7 +40,7 @@ export function StepSheet({ onDone }: { onDone: () => void }) {
   const chosen = combinations.filter(isPicked)
   const uneven = pairs.some((p) => p.driverMm.length > 0 && p.drivenMm.length > 0 && !stepsMatch(p))
   const make = () => {
-    const positions = chosen.map(({ name, stages }): Position => ({ id: newId(), name, stages }))
+    const positions = chosen.map(({ name, stages }): Position => ({ id: newId(), name, transmission: stages }))
     change(`Make ${positions.length} positions of the steps`, withPositions(plan, positions))
     onDone()
   }
@@ -71,7 +72,7 @@ export function StepSheet({ onDone }: { onDone: () => void }) {
           There is a countershaft
         </button>
       )}
-      <LooseField
+      <DetachedField
         label="Back gear, teeth, driver first"
         placeholder="28:42, 30:45; nothing where there is none"
         className="max-w-[420px]"
@@ -121,7 +122,7 @@ export function StepSheet({ onDone }: { onDone: () => void }) {
   )
 }
 
-const Not = ({ said }: { said: NonNullable<StepCombination['not']> }) => <>{sayText(said, useUnits())}</>
+const Not = ({ said }: { said: NonNullable<StepCombination['not']> }) => <>{messageText(said, useUnits())}</>
 
 function Pair({
   from,
@@ -138,19 +139,19 @@ function Pair({
   const sizes = (text: string) => readSizes(text, units)
   return (
     <div className="grid gap-2 sm:grid-cols-3">
-      <LooseField
+      <DetachedField
         label={from}
         placeholder="90, 125, 160"
         read={sizes}
         onRead={(read) => onChange({ ...value, driverMm: read ?? [] })}
       />
-      <LooseField
+      <DetachedField
         label={to}
         placeholder="190, 155, 120"
         read={sizes}
         onRead={(read) => onChange({ ...value, drivenMm: read ?? [] })}
       />
-      <LooseField
+      <DetachedField
         label="Centre to centre"
         placeholder="not measured"
         read={(text) => {

@@ -1,12 +1,12 @@
-import { trainLayout, type Stage } from '@zesty/core'
+import { drawnStages, trainLayout, type TransmissionStage } from '@zesty/core'
 
 const WIDTH = 150
 const HEIGHT = 54
 const MARGIN = 3
 
 /** The pulleys and gears of one position in small; distances as they come. */
-export function TrainDrawing({ stages }: { stages: readonly Stage[] }) {
-  const { wheels, runs, shafts } = trainLayout(stages, () => undefined)
+export function TrainDrawing({ stages }: { stages: readonly TransmissionStage[] }) {
+  const { wheels, runs, shafts } = trainLayout(drawnStages(stages), () => undefined)
   if (wheels.length === 0) return null
   const left = Math.min(...wheels.map((w) => w.x - w.radiusMm))
   const right = Math.max(...wheels.map((w) => w.x + w.radiusMm))

@@ -1,8 +1,9 @@
-import { useEvaluation, usePlan } from '../../conversion/openPlan'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
 import { YesNoField } from '../../parts/ChoiceField'
 import { FigureTable, type FigureRow } from '../../parts/FigureTable'
 import { CircuitChoice } from './CircuitChoice'
-import { WallFields } from './WallFields'
+import { WallFields } from '../../library/WallFields'
 
 /** The circuit that the machine stands on. */
 export function WallSheet() {
@@ -16,21 +17,22 @@ export function WallSheet() {
         <WallFields />
         <YesNoField path="supply.isolatorInReach" wide />
       </div>
-      <SourceFigures />
+      <SupplyUnitFigures />
     </section>
   )
 }
 
 /** How large a converter, transformer or generator must be, and what the wall behind it gives. */
-function SourceFigures() {
-  const { source } = usePlan().supply
+function SupplyUnitFigures() {
+  const { supplyUnit } = usePlan().supply
   const { figures, blocked } = useEvaluation()
-  if (source === undefined || source === 'mains') return null
-  const rows: readonly FigureRow[] = [
+  if (supplyUnit === undefined || supplyUnit === 'mains') return null
+  const all: readonly FigureRow[] = [
     { id: 'supply.neededIdlerW', label: 'Idler it should have', note: 'For this motor alone' },
     { id: 'supply.neededVA', label: 'It should be rated for' },
     { id: 'supply.wallA', label: 'Taken from the wall behind it' },
-  ].filter(({ id }) => figures[id] !== undefined || blocked[id] !== undefined)
+  ]
+  const rows = all.filter(({ id }) => figures[id] !== undefined || blocked[id] !== undefined)
   return (
     <div className="mt-3">
       <FigureTable heading="Between wall and drive" rows={rows} />

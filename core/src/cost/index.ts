@@ -1,0 +1,3 @@
+export * from './costSum'
+export * from './routeCost'
+export * from './crossover'

@@ -1,0 +1,13 @@
+import type { PlanningTables } from '../data/planningValues'
+import type { Plan } from '../plan'
+import type { Ledger } from './ledger'
+
+/** What every part of the facts is made from. */
+export interface Context {
+  plan: Plan
+  tables: PlanningTables
+  ledger: Ledger
+}
+
+/** The context, and the facts that are known before. */
+export type Knowing<Before extends object> = Context & Before

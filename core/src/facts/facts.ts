@@ -1,0 +1,47 @@
+import type { PlanningTables } from '../data/planningValues'
+import type { Plan } from '../plan'
+import type { BeltFacts } from './belts/beltFacts'
+import type { CheckFacts } from './motor/checkFacts'
+import type { BranchCircuitFacts } from './supply/branchCircuitFacts'
+import type { DriveFacts } from './drive/driveFacts'
+import type { Delta87HzFacts } from './motor/delta87HzFacts'
+import type { PlugAndLeadFacts } from './supply/plugAndLeadFacts'
+import type { MotorCableFacts } from './motor/motorCableFacts'
+import type { MotorFacts } from './motor/motorFacts'
+import type { MotorPhysics } from './motor/motorPhysics'
+import type { InstallationFacts } from './drive/installationFacts'
+import type { SettingsFacts } from './settings/settingsFacts'
+import type { ResonanceFacts } from './belts/resonanceFacts'
+import type { SupplyUnitFacts } from './supply/supplyUnitFacts'
+import type { SpeedFacts } from './spindle/speedFacts'
+import type { StopFacts } from './drive/stopFacts'
+import type { SupplyFacts } from './supply/supplyFacts'
+import type { InductionTorque, TorqueCurve } from './motor/torqueCurve'
+
+/** Everything the judgements look at. */
+export interface Facts {
+  plan: Plan
+  tables: PlanningTables
+  supply: SupplyFacts
+  motor: MotorFacts
+  drive: DriveFacts
+  settings: SettingsFacts
+  physics: MotorPhysics
+  branchCircuit: BranchCircuitFacts
+  stop: StopFacts
+  installation: InstallationFacts
+  supplyUnit: SupplyUnitFacts
+  plugAndLead: PlugAndLeadFacts
+  motorCable: MotorCableFacts
+  /** Only for a second-hand motor. */
+  checks: CheckFacts | undefined
+  /** Only where the trick applies. */
+  delta87Hz: Delta87HzFacts | undefined
+  /** Torque at the motor at any speed, where enough is known, and what it is made from. */
+  torque: { inputs: InductionTorque; curve: TorqueCurve } | undefined
+  speeds: SpeedFacts
+  /** Where the train shakes, for the positions of which that is known. */
+  resonances: ResonanceFacts[]
+  /** Belts whose length or distance is known. */
+  belts: BeltFacts[]
+}

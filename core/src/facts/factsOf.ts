@@ -1,0 +1,58 @@
+import { beltFacts } from './belts/beltFacts'
+import { resonanceFacts } from './belts/resonanceFacts'
+import { mainPosition, trainFacts } from './belts/trainFacts'
+import type { Context } from './context'
+import { driveFacts } from './drive/driveFacts'
+import { installationFacts } from './drive/installationFacts'
+import { stopFacts } from './drive/stopFacts'
+import type { Facts } from './facts'
+import { checkFacts } from './motor/checkFacts'
+import { delta87HzFacts } from './motor/delta87HzFacts'
+import { motorCableFacts } from './motor/motorCableFacts'
+import { motorFacts } from './motor/motorFacts'
+import { motorPhysics } from './motor/motorPhysics'
+import type { CircuitMemory } from './motor/plateCircuit'
+import { inductionTorque, torqueCurve } from './motor/torqueCurve'
+import { settingsFacts } from './settings/settingsFacts'
+import { speedFacts } from './spindle/speedFacts'
+import { branchCircuitFacts } from './supply/branchCircuitFacts'
+import { plugAndLeadFacts } from './supply/plugAndLeadFacts'
+import { supplyFacts } from './supply/supplyFacts'
+import { supplyUnitFacts } from './supply/supplyUnitFacts'
+
+/** Everything that is known, each part from those before it. */
+export function factsOf(context: Context, memory?: CircuitMemory): Facts {
+  const { plan, tables } = context
+  const supply = supplyFacts(context)
+  const motor = motorFacts(context)
+  const installation = installationFacts({ ...context, motor })
+  const drive = driveFacts({ ...context, supply, motor, installation })
+  const trains = trainFacts(context)
+  const main = trains.find((t) => t.position.id === mainPosition(plan)?.id)
+  const settings = settingsFacts({ ...context, motor, drive, main })
+  const speeds = speedFacts({ ...context, motor, drive, settings, trains })
+  const physics = motorPhysics({ ...context, motor, drive, settings }, memory)
+  const stop = stopFacts({ ...context, supply, drive, settings, speeds, installation })
+  const torque = inductionTorque({ ...context, motor, drive, settings, speeds, physics })
+  return {
+    plan,
+    tables,
+    supply,
+    motor,
+    drive,
+    settings,
+    physics,
+    stop,
+    installation,
+    speeds,
+    branchCircuit: branchCircuitFacts({ ...context, supply, drive }),
+    supplyUnit: supplyUnitFacts({ ...context, supply, drive }),
+    plugAndLead: plugAndLeadFacts({ ...context, supply, drive }),
+    motorCable: motorCableFacts({ ...context, supply, motor, drive }),
+    checks: checkFacts({ ...context, motor }),
+    delta87Hz: delta87HzFacts({ ...context, motor, drive }),
+    torque: torque && { inputs: torque, curve: torqueCurve(torque) },
+    resonances: resonanceFacts({ ...context, motor, stop, speeds }),
+    belts: beltFacts({ ...context, motor }),
+  }
+}

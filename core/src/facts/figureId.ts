@@ -1,0 +1,158 @@
+import type { PlanPath } from '../plan'
+
+/**
+ * The names of the figures that are worked out, by what they are of. A figure of something typed bears the name of its
+ * field in the plan. A name that stands here is booked by some plan, and none is booked that does not stand here.
+ */
+export const figureKeys = {
+  belts: ['serviceFactor', 'startFactor'],
+  checks: ['insulation', 'spread'],
+  controls: ['topHz'],
+  drive: [
+    'busV',
+    'ceilingV',
+    'computedInputA',
+    'efficiency',
+    'factor',
+    'generatingEfficiency',
+    'inputA',
+    'leakageA',
+    'lossW',
+    'lowestV',
+    'onePhaseA',
+    'outputA',
+    'rippleV',
+    'setVoltageV',
+    'throughW',
+    'trueCost',
+    'truePowerFactor',
+    'typicalBusFarad',
+    'typicalChopperV',
+    'typicalRiseS',
+    'typicalTripV',
+  ],
+  installation: ['insideC', 'lossW', 'riseK', 'typicalRoomC'],
+  motor: [
+    'criticalM',
+    'deltaA',
+    'delta87A',
+    'delta87BaseHz',
+    'delta87UsableHz',
+    'delta87W',
+    'fluxFraction',
+    'frameMm',
+    'impliedProduct',
+    'lowHzFraction',
+    'lowPull',
+    'lowTorqueFraction',
+    'noLoadA',
+    'peakV',
+    'plateCurrentA',
+    'plateVoltageV',
+    'poles',
+    'pullOut',
+    'safeRpm',
+    'serviceFactorA',
+    'slip',
+    'standsV',
+    'statorOhm',
+    'synchronousRpm',
+    'topRpm',
+    'torque',
+  ],
+  settings: ['baseFrequencyHz', 'decelerationS', 'maximumHz', 'minimumHz', 'overloadA'],
+  stop: ['cycleS', 'frictionNm', 'inertia', 'rampS', 'resistorOhm', 'resistorW', 'withoutResistorS'],
+  supply: [
+    'drop',
+    'earthV',
+    'extensionA',
+    'extensionDrop',
+    'neededIdlerW',
+    'neededMm2',
+    'neededVA',
+    'plugCarriesA',
+    'protectionA',
+    'typicalAmbientC',
+    'unitEfficiency',
+    'wallA',
+  ],
+} as const
+
+/** Of one belt position. */
+export const positionKeys = [
+  'baseRpm',
+  'bottomRpm',
+  'efficiency',
+  'excitedHz',
+  'feltInertia',
+  'reduction',
+  'rotorInertia',
+  'speedRatio',
+  'swings',
+  'topRpm',
+  'torque',
+  'unloadedTopRpm',
+] as const
+
+/** Of one belt of a position. */
+export const beltKeys = [
+  'before',
+  'beltW',
+  'beltsWanted',
+  'centre',
+  'deflectionForceN',
+  'deflectionMm',
+  'drivenMm',
+  'driverMm',
+  'driverNm',
+  'driverRpm',
+  'eachN',
+  'farthest',
+  'foundN',
+  'inMesh',
+  'keyWidth',
+  'keyway',
+  'length',
+  'lengthAgain',
+  'nearest',
+  'oneFoundN',
+  'pulleyRpm',
+  'slipsNm',
+  'smallRpm',
+  'speed',
+  'startNm',
+  'staticTensionN',
+  'stock',
+  'stockCentre',
+  'wall',
+  'wrap',
+] as const
+
+/** Of one job. */
+export const jobKeys = [
+  'chip',
+  'force',
+  'kc11',
+  'mc',
+  'power',
+  'surfaceSpeed',
+  'tableFeed',
+  'torque',
+  'wantedRpm',
+] as const
+
+type Keys = typeof figureKeys
+
+type OfSubject = { [S in keyof Keys]: `${S}.${Keys[S][number]}` }[keyof Keys]
+
+export type PositionFigureId = `position.${string}.${(typeof positionKeys)[number]}`
+export type BeltFigureId = `position.${string}.belt${number}.${(typeof beltKeys)[number]}`
+export type JobFigureId = `job.${string}.${(typeof jobKeys)[number]}`
+/** Of a route that is compared with others. */
+export type RouteFigureId = `route.${string}`
+/** At the slowest job, where motors, drives and routes are compared. */
+export type SlowFigureId = 'slow.continuousNm' | 'slow.peakNm'
+
+/** What a figure is called. Names that no plan books do not compile. */
+export type FigureId =
+  PlanPath | OfSubject | PositionFigureId | BeltFigureId | JobFigureId | RouteFigureId | SlowFigureId

@@ -1,0 +1,266 @@
+import type { z } from 'zod'
+import { fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
+import type { Dimension } from '../quantities'
+import type { Rule } from '../rules/rule'
+import type { RuleId } from '../rulebook/registry'
+import type { FigureId } from './figureId'
+import { isKnown, type Basis, type Blocked, type Figure, type FigureInput, type FigureState } from './figure'
+
+/** What a figure is to be called and measured in. */
+export interface Naming {
+  id: FigureId
+  label: string
+  dimension: Dimension
+}
+
+/**
+ * What a figure is to be called and measured in.
+ *
+ *     named('motor.torque', 'Rated torque', 'torque')
+ */
+export const named = (id: FigureId, label: string, dimension: Dimension): Naming => ({ id, label, dimension })
+
+/** A value that is no figure (a choice, a list of stages), with the figures it was put together from. */
+export interface Raw {
+  raw: unknown
+  shown: string | number | boolean
+  label: string
+  from?: readonly FigureState[]
+}
+
+type Input = FigureState | Raw | undefined
+
+/** Inputs by the keys of the rule's schema; a key that it does not have does not compile. */
+type InputsOf<I extends z.ZodObject> = { [K in keyof z.input<I>]?: Input }
+
+/** Something typed or decided that is no number: a choice, a yes or no. */
+export const choice = (value: string | number | boolean, label: string): Raw => ({ raw: value, shown: value, label })
+
+/** A field that is not known and holds no number, for figures that wait for it. */
+export const unknownField = (path: PlanPath, label: string): Blocked => ({ id: path, label, missing: [path] })
+
+/** What else is to be said of what a rule gives. */
+interface Booking<O extends z.ZodObject> {
+  /** Where the rule itself holds a planning value, so that what it gives rests on one. */
+  planning?: boolean
+  /** Of what it gives, where that may be a typical value looked up in a table; computed unless said. */
+  basis?: (output: z.output<O>) => Basis
+}
+
+const isRaw = (input: FigureState | Raw): input is Raw => 'raw' in input
+
+/**
+ * Books every figure of one evaluation: what was given, what is typical, what was computed from
+ * which, and what could not be computed and for want of what.
+ */
+export class Ledger {
+  // Tables of hundreds of ids from the start: growing plain objects into them cost a fifth of an evaluation.
+  readonly figures = Object.create(null) as Partial<Record<FigureId, Figure>>
+  readonly blocked = Object.create(null) as Partial<Record<FigureId, Blocked>>
+
+  constructor(private readonly plan: Plan) {}
+
+  private keep<R extends FigureState>(reading: R): R {
+    if (isKnown(reading)) this.figures[reading.id] = reading
+    else this.blocked[reading.id] = reading
+    return reading
+  }
+
+  /** A number the person typed, under the plan's own label. */
+  given(path: PlanPath, label?: string): FigureState {
+    const known = this.figures[path] ?? this.blocked[path]
+    if (known) return known
+    const field = fieldAt(path)
+    const value = valueAt(this.plan, path)
+    const name = label ?? field.label
+    if (typeof value !== 'number') return this.keep({ id: path, label: name, missing: [path] })
+    return this.keep({
+      id: path,
+      label: name,
+      value,
+      dimension: field.dimension ?? 'number',
+      basis: 'given',
+      restsOnTypical: false,
+      path,
+      from: [],
+    })
+  }
+
+  /** What the person typed, or else what is taken in its place. */
+  givenOr(path: PlanPath, otherwise: () => FigureState, label?: string): FigureState {
+    const own = this.given(path, label)
+    return isKnown(own) ? own : otherwise()
+  }
+
+  /** What the person typed, where they did: for inputs that a rule can do without. */
+  givenIfKnown(path: PlanPath): Figure | undefined {
+    const own = this.given(path)
+    return isKnown(own) ? own : undefined
+  }
+
+  /** A planning value from a table, unless the person has put their own at `override`. */
+  typical(naming: Naming, value: number, citation: string, override?: PlanPath): FigureState {
+    const own = override ? valueAt(this.plan, override) : undefined
+    const { id, label, dimension } = naming
+    if (override && typeof own === 'number')
+      return this.keep({
+        id,
+        label,
+        dimension,
+        value: own,
+        basis: 'given',
+        restsOnTypical: false,
+        path: override,
+        from: [],
+      })
+    const figure: Figure = { id, label, dimension, value, basis: 'typical', restsOnTypical: true, citation, from: [] }
+    if (override) figure.path = override
+    return this.keep(figure)
+  }
+
+  /** A figure that is decided elsewhere (a setting), booked with what it rests on. */
+  stated(naming: Naming, value: number, basis: Figure['basis'], from: readonly FigureState[], note?: string): Figure {
+    const { id, label, dimension } = naming
+    const lines: FigureInput[] = []
+    for (const f of from) if (isKnown(f)) lines.push(inputLine(f.id, f))
+    const figure: Figure = {
+      id,
+      label,
+      value,
+      dimension,
+      basis,
+      restsOnTypical: basis === 'typical' || restOnTypical(from),
+      from: lines,
+    }
+    if (note !== undefined) figure.citation = note
+    return this.keep(figure)
+  }
+
+  block(naming: Pick<Naming, 'id' | 'label'>, from: readonly FigureState[], refusal?: string): Blocked {
+    return this.keep({ id: naming.id, label: naming.label, missing: missingOf(from), ...(refusal ? { refusal } : {}) })
+  }
+
+  /** Books one output of a rule. */
+  derive<I extends z.ZodObject, O extends z.ZodObject>(
+    rule: Rule<I, O, RuleId>,
+    output: keyof z.output<O> & string,
+    naming: Naming,
+    inputs: InputsOf<I>,
+    booking?: Booking<O>,
+  ): FigureState {
+    const run = this.run(rule, inputs, booking)
+    return this.book(run, output, naming)
+  }
+
+  /**
+   * Runs a rule on figures and books the named outputs. An undefined input is left out; an
+   * unknown one blocks the result. Raw inputs carry choices and lists.
+   */
+  compute<I extends z.ZodObject, O extends z.ZodObject, K extends keyof z.output<O> & string>(
+    rule: Rule<I, O, RuleId>,
+    names: Record<K, Naming>,
+    inputs: InputsOf<I>,
+    booking?: Booking<O>,
+  ): Record<K, FigureState> & { output?: z.output<O> } {
+    const run = this.run(rule, inputs, booking)
+    const made: Partial<Record<K, FigureState>> & { output?: z.output<O> } = {}
+    for (const key of Object.keys(names) as K[]) made[key] = this.book(run, key, names[key]) as (typeof made)[K]
+    if (run.output) made.output = run.output
+    return made as Record<K, FigureState> & { output?: z.output<O> }
+  }
+
+  private run<I extends z.ZodObject, O extends z.ZodObject>(
+    rule: Rule<I, O, RuleId>,
+    inputs: InputsOf<I>,
+    { planning = false, basis }: Booking<O> = {},
+  ): Run<z.output<O>> {
+    // One pass and no copies: this runs for every figure at every keystroke.
+    const values: Record<string, unknown> = {}
+    const lines: FigureInput[] = []
+    let unknown: FigureState[] | undefined
+    let restsOnTypical = planning
+    const see = (reading: FigureState): void => {
+      if (!isKnown(reading)) (unknown ??= []).push(reading)
+      else if (reading.restsOnTypical) restsOnTypical = true
+    }
+    for (const key in inputs) {
+      const input = (inputs as Readonly<Record<string, Input>>)[key]
+      if (input === undefined) continue
+      if (isRaw(input)) {
+        values[key] = input.raw
+        lines.push({ key, label: input.label, value: input.shown })
+        input.from?.forEach(see)
+        continue
+      }
+      see(input)
+      if (!isKnown(input)) continue
+      values[key] = input.value
+      lines.push(inputLine(key, input))
+    }
+    // Of one shape whatever comes of it, so that booking stays quick.
+    const run: Run<z.output<O>> = {
+      ruleId: rule.id,
+      lines,
+      unknown,
+      restsOnTypical,
+      basis: 'computed',
+      output: undefined,
+      refusal: undefined,
+    }
+    if (unknown) return run
+    const result = rule.run(values)
+    if (result.ok) {
+      run.output = result.value
+      if (basis) run.basis = basis(result.value)
+    } else run.refusal = result.faults.map((f) => `${f.field} ${f.message}`.trim()).join('; ')
+    return run
+  }
+
+  /** Books one output of a run; one that the rule leaves out where it does not apply is not known, rather than a number. */
+  private book<O>(
+    { ruleId, lines, unknown, restsOnTypical, basis, output, refusal }: Run<O>,
+    key: keyof O,
+    naming: Naming,
+  ): FigureState {
+    const value = output?.[key]
+    if (value === undefined) return this.block(naming, unknown ?? [], refusal)
+    return this.keep({
+      id: naming.id,
+      label: naming.label,
+      value: Number(value),
+      dimension: naming.dimension,
+      basis,
+      restsOnTypical: restsOnTypical || basis === 'typical',
+      ruleId,
+      from: lines,
+    })
+  }
+}
+
+/** A rule that was run on figures, before its outputs are booked. */
+interface Run<O> {
+  ruleId: RuleId
+  lines: FigureInput[]
+  /** Inputs that are not known; then it did not run. */
+  unknown: readonly FigureState[] | undefined
+  restsOnTypical: boolean
+  basis: Figure['basis']
+  output: O | undefined
+  refusal: string | undefined
+}
+
+const restOnTypical = (readings: readonly FigureState[]): boolean =>
+  readings.some((r) => isKnown(r) && r.restsOnTypical)
+
+const missingOf = (readings: readonly FigureState[]): PlanPath[] => [
+  ...new Set(readings.flatMap((r) => (isKnown(r) ? [] : r.missing))),
+]
+
+const inputLine = (key: string, f: Figure): FigureInput => ({
+  key,
+  label: f.label,
+  value: f.value,
+  dimension: f.dimension,
+  basis: f.basis,
+  figureId: f.id,
+})

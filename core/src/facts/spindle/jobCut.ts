@@ -1,0 +1,260 @@
+import {
+  drilling,
+  holeSaw,
+  milling,
+  millingChip,
+  specificForceAtChip,
+  surfaceSpeed,
+  tableFeed,
+  tapping,
+  turning,
+} from '../../cutting'
+import { kindFactors, rimSpeeds, toolFactors, workMaterials } from '../../data/workMaterials'
+import { ratedTorque, shaftPower } from '../../motor'
+import type { Job, JobPath } from '../../plan'
+import { isKnown, type FigureState } from '../figure'
+import { choice, named, type Ledger, type Naming } from '../ledger'
+
+/** What a job asks of the spindle. */
+export interface JobCut {
+  /** Surface speed to begin with, as typed or typical. */
+  surfaceSpeed: FigureState | undefined
+  /** Share of the wanted speed by which it may be slower or faster and still be good. */
+  slower: number
+  faster: number
+  torqueNm: FigureState | undefined
+  powerW: FigureState | undefined
+}
+
+/** A speed somebody typed is met within a fifth either way; typical. */
+const NEAR = 0.2
+
+const isHeldMaterial = (material: Job['material']): material is keyof typeof workMaterials =>
+  material !== undefined && material !== 'wood'
+
+/** Range of surface speeds to begin with, m/min; undefined where it is not known what is cut how. */
+export function typicalSpeeds({
+  kind,
+  material,
+  tool,
+}: Job): { range: readonly [number, number]; citation: string } | undefined {
+  if (kind === 'grinding' || kind === 'polishing') return { range: rimSpeeds[kind], citation: rimSpeeds.citation }
+  if (kind === 'routing' || (kind === 'milling' && material === 'wood'))
+    return { range: rimSpeeds.routing, citation: rimSpeeds.citation }
+  if (kind === 'sawing')
+    return material === undefined
+      ? undefined
+      : { range: material === 'wood' ? rimSpeeds.sawing.other : rimSpeeds.sawing.metal, citation: rimSpeeds.citation }
+  if (kind === undefined || kind === 'other' || !isHeldMaterial(material)) return undefined
+  const held = workMaterials[material]
+  const factor = kindFactors[kind] * toolFactors[tool ?? 'hss']
+  return {
+    range: [held.hssMPerMin[0] * factor, held.hssMPerMin[1] * factor],
+    citation: `${held.citation}; ${kindFactors.citation}${tool === 'carbide' ? `; ${toolFactors.citation}` : ''}`,
+  }
+}
+
+/** Surface speed of a job: as typed, or the middle of the typical range. */
+export function jobSurfaceSpeed(ledger: Ledger, job: Job, path: JobPath, name: string): FigureState | undefined {
+  if (job.surfaceSpeedMPerMin !== undefined)
+    return ledger.given(`${path}.surfaceSpeedMPerMin`, `${name}: surface speed`)
+  const typical = typicalSpeeds(job)
+  return typical
+    ? ledger.typical(
+        named(`job.${job.id}.surfaceSpeed`, `${name}: surface speed`, 'surfaceSpeed'),
+        (typical.range[0] + typical.range[1]) / 2,
+        typical.citation,
+      )
+    : undefined
+}
+
+/** How far the speed may lie from the wanted one. */
+export function speedWindow(job: Job): { slower: number; faster: number } {
+  const typical = job.speedRpm === undefined && job.surfaceSpeedMPerMin === undefined ? typicalSpeeds(job) : undefined
+  if (!typical) return { slower: 1 - NEAR, faster: 1 + NEAR }
+  const [low, high] = typical.range
+  const middle = (low + high) / 2
+  return { slower: low / middle, faster: high / middle }
+}
+
+/** Torque and power that a job asks of the spindle at its wanted speed; undefined where nothing tells them. */
+export function jobCut(
+  ledger: Ledger,
+  job: Job,
+  path: JobPath,
+  name: string,
+  wantedRpm: FigureState,
+): Pick<JobCut, 'torqueNm' | 'powerW'> {
+  const torque = named(`job.${job.id}.torque`, `${name}: torque at the spindle`, 'torque')
+  const power = named(`job.${job.id}.power`, `${name}: power at the spindle`, 'power')
+  if (job.torqueNm !== undefined) {
+    const torqueNm = ledger.given(`${path}.torqueNm`, torque.label)
+    return { torqueNm, powerW: ledger.derive(shaftPower, 'powerW', power, { torqueNm, speedRpm: wantedRpm }) }
+  }
+  const cut = cutOf(ledger, job, path, name, wantedRpm, torque, power)
+  if (!cut) return { torqueNm: undefined, powerW: undefined }
+  return {
+    torqueNm:
+      cut.torqueNm ?? ledger.derive(ratedTorque, 'torqueNm', torque, { powerW: cut.powerW, speedRpm: wantedRpm }),
+    powerW: cut.powerW ?? ledger.derive(shaftPower, 'powerW', power, { torqueNm: cut.torqueNm, speedRpm: wantedRpm }),
+  }
+}
+
+/** Torque or power by the rule for its kind, where enough is typed to try it. */
+function cutOf(
+  ledger: Ledger,
+  job: Job,
+  path: JobPath,
+  name: string,
+  wantedRpm: FigureState,
+  torque: Naming,
+  power: Naming,
+): { torqueNm?: FigureState; powerW?: FigureState } | undefined {
+  const material = isHeldMaterial(job.material) ? workMaterials[job.material] : undefined
+  if (job.kc11 === undefined && !material) return undefined
+  const given = (key: NumericJobField) => ledger.given(`${path}.${key}`)
+  const force = {
+    kc11: kienzle(ledger, job, path, name, 'kc11', material?.kc11, material?.citation),
+    mc: kienzle(ledger, job, path, name, 'mc', material?.mc ?? 0.25, material?.citation),
+  }
+  switch (job.kind) {
+    case 'turning':
+    case 'facing':
+    case 'boring':
+      if (job.feedMm === undefined && job.depthMm === undefined) return undefined
+      return ledger.compute(
+        turning,
+        { powerW: power },
+        {
+          ...force,
+          feedMm: given('feedMm'),
+          depthMm: given('depthMm'),
+          surfaceSpeedMPerMin: surfaceAt(ledger, job, path, name, wantedRpm),
+        },
+      )
+    case 'drilling':
+      if (job.feedMm === undefined) return undefined
+      return ledger.compute(
+        drilling,
+        { torqueNm: torque, powerW: power },
+        {
+          ...force,
+          feedMm: given('feedMm'),
+          diameterMm: given('diameterMm'),
+          speedRpm: wantedRpm,
+          pilotMm: job.pilotMm === undefined ? undefined : given('pilotMm'),
+        },
+      )
+    case 'hole-saw':
+      if (job.feedMm === undefined && job.widthMm === undefined) return undefined
+      return ledger.compute(
+        holeSaw,
+        { torqueNm: torque, powerW: power },
+        {
+          ...force,
+          feedMm: given('feedMm'),
+          diameterMm: given('diameterMm'),
+          kerfMm: given('widthMm'),
+          teeth: job.teeth === undefined ? undefined : given('teeth'),
+          speedRpm: wantedRpm,
+        },
+      )
+    case 'milling':
+    case 'fly-cutting':
+      if (job.feedMm === undefined && job.depthMm === undefined) return undefined
+      return millingCut(ledger, job, path, name, wantedRpm, force, power)
+    case 'tapping':
+      if (job.pitchMm === undefined) return undefined
+      return ledger.compute(
+        tapping,
+        { torqueNm: torque },
+        {
+          specificForce: atChip(ledger, job, name, force, given('pitchMm')),
+          pitchMm: given('pitchMm'),
+          diameterMm: given('diameterMm'),
+        },
+      )
+    default:
+      return undefined
+  }
+}
+
+/** Fields of a job that hold a number. */
+type NumericJobField = 'feedMm' | 'depthMm' | 'widthMm' | 'diameterMm' | 'pilotMm' | 'pitchMm' | 'teeth'
+
+interface Force {
+  kc11: FigureState
+  mc: FigureState
+}
+
+function kienzle(
+  ledger: Ledger,
+  job: Job,
+  path: JobPath,
+  name: string,
+  key: 'kc11' | 'mc',
+  value: number | undefined,
+  citation = 'Planning value',
+): FigureState {
+  if (job[key] !== undefined || value === undefined) return ledger.given(`${path}.${key}`)
+  const label = key === 'kc11' ? `${name}: specific force, N/mm²` : `${name}: its exponent`
+  return ledger.typical({ id: `job.${job.id}.${key}`, label, dimension: 'number' }, value, citation)
+}
+
+/** Surface speed that belongs to the wanted rpm, whichever of the two was typed. */
+function surfaceAt(ledger: Ledger, job: Job, path: JobPath, name: string, wantedRpm: FigureState): FigureState {
+  if (job.speedRpm === undefined) return jobSurfaceSpeed(ledger, job, path, name) ?? wantedRpm
+  return ledger.derive(
+    surfaceSpeed,
+    'surfaceSpeedMPerMin',
+    named(`job.${job.id}.surfaceSpeed`, `${name}: surface speed`, 'surfaceSpeed'),
+    { diameterMm: ledger.given(`${path}.diameterMm`), speedRpm: wantedRpm },
+  )
+}
+
+/** Specific force at a chip thickness, as a figure of its own. */
+const atChip = (ledger: Ledger, job: Job, name: string, { kc11, mc }: Force, chip: FigureState): FigureState =>
+  ledger.derive(
+    specificForceAtChip,
+    'specificForce',
+    named(`job.${job.id}.force`, `${name}: specific force at its chip, N/mm²`, 'number'),
+    { kc11, mc, chipMm: chip },
+  )
+
+function millingCut(
+  ledger: Ledger,
+  job: Job,
+  path: JobPath,
+  name: string,
+  wantedRpm: FigureState,
+  force: Force,
+  power: Naming,
+): { powerW: FigureState } {
+  const given = (key: NumericJobField) => ledger.given(`${path}.${key}`)
+  const { chipMm } = ledger.compute(
+    millingChip,
+    { chipMm: named(`job.${job.id}.chip`, `${name}: mean chip`, 'length') },
+    { feedPerToothMm: given('feedMm'), widthMm: given('widthMm'), diameterMm: given('diameterMm') },
+  )
+  // A fly-cutter has one tooth.
+  const feedMmPerMin = ledger.derive(
+    tableFeed,
+    'feedMmPerMin',
+    named(`job.${job.id}.tableFeed`, `${name}: table feed, mm/min`, 'number'),
+    {
+      feedPerToothMm: given('feedMm'),
+      teeth: job.kind === 'fly-cutting' && job.teeth === undefined ? choice(1, 'Teeth') : given('teeth'),
+      speedRpm: wantedRpm,
+    },
+  )
+  return ledger.compute(
+    milling,
+    { powerW: power },
+    {
+      specificForce: isKnown(chipMm) ? atChip(ledger, job, name, force, chipMm) : chipMm,
+      depthMm: given('depthMm'),
+      widthMm: given('widthMm'),
+      feedMmPerMin,
+    },
+  )
+}

@@ -1,0 +1,274 @@
+import { controlReference } from '../../controls/controlReference'
+import { cuttingSpeed } from '../../cutting/cuttingSpeed'
+import { setVoltage } from '../../drive'
+import {
+  beltSpeed,
+  drivetrainSpeed,
+  isRimBelt,
+  shaftSpeed,
+  spindleTorque,
+  typedSizes,
+  type TransmissionKind,
+} from '../../drivetrain'
+import { fanCooling, flux, frequencyFraction, synchronousSpeed } from '../../motor'
+import type { Job, JobPath, TransmissionStage } from '../../plan'
+import { sameNominal } from '../../quantities'
+import { mainPosition, ofPosition, type TrainFacts } from '../belts/trainFacts'
+import type { Knowing } from '../context'
+import { isKnown, numberOf, type FigureState } from '../figure'
+import { choice, named, unknownField, type Ledger } from '../ledger'
+import { jobCut, jobSurfaceSpeed, speedWindow } from './jobCut'
+import type { DriveFacts } from '../drive/driveFacts'
+import type { MotorFacts } from '../motor/motorFacts'
+import type { SettingsFacts } from '../settings/settingsFacts'
+
+export interface PositionFacts extends TrainFacts {
+  /** Unloaded, at the lowest hertz: slower than this the knob does not go. */
+  bottomRpm: FigureState
+  /** At base hertz under full load. */
+  baseRpm: FigureState
+  /** At the highest hertz under full load. */
+  topRpm: FigureState
+  /** Unloaded at the highest hertz: what chucks and belts must stand. */
+  unloadedTopRpm: FigureState
+  torqueNm: FigureState
+  /** Fastest belt of the position, with its stage. */
+  belts: { stageIndex: number; kind: TransmissionKind; speedMPerS: FigureState }[]
+}
+
+export interface JobFacts {
+  job: Job
+  index: number
+  name: string
+  wantedRpm: FigureState
+  /** Shares of the wanted speed between which it is still good. */
+  window: { slower: number; faster: number }
+  /** Asked of the spindle; undefined where nothing tells them. */
+  torqueNm: FigureState | undefined
+  powerW: FigureState | undefined
+  /** The position it is done on: its own, or the one used most. */
+  on: PositionFacts | undefined
+  /** Whether the knob reaches it there. */
+  reach: 'reached' | 'below' | 'above' | 'unknown'
+  reachedOn: PositionFacts[]
+}
+
+export interface SpeedFacts {
+  fluxFraction: FigureState
+  setVoltageV: FigureState
+  topMotorRpm: FigureState
+  lowTorqueFraction: FigureState
+  knobTopHz: FigureState
+  positions: PositionFacts[]
+  main: PositionFacts | undefined
+  jobs: JobFacts[]
+}
+
+type Before = Knowing<{ motor: MotorFacts; drive: DriveFacts; settings: SettingsFacts }>
+
+/** What the drive does to the motor, and what the spindle does on each belt position for each job. */
+export function speedFacts(context: Before & { trains: readonly TrainFacts[] }): SpeedFacts {
+  const { plan, ledger, motor, settings, trains } = context
+  const setVoltageV = setVoltageOf(context)
+  const knobTopHz = knobTop(context)
+  const topMotorRpm = ledger.derive(
+    synchronousSpeed,
+    'synchronousRpm',
+    named('motor.topRpm', 'Motor speed at the highest hertz', 'speed'),
+    { frequencyHz: settings.maximumHz, poles: motor.poles },
+  )
+  const positions = trains.map((train) => positionFacts(context, train, knobTopHz, topMotorRpm))
+  const main = positions.find((p) => p.position.id === mainPosition(plan)?.id)
+  return {
+    fluxFraction: ledger.derive(
+      flux,
+      'fluxFraction',
+      named('motor.fluxFraction', 'Flux against the plate', 'fraction'),
+      {
+        setVoltageV,
+        baseFrequencyHz: settings.baseFrequencyHz,
+        plateVoltageV: motor.plateVoltageV,
+        plateFrequencyHz: motor.frequencyHz,
+      },
+    ),
+    setVoltageV,
+    topMotorRpm,
+    lowTorqueFraction: lowTorque(context),
+    knobTopHz,
+    positions,
+    main,
+    jobs: plan.survey.jobs.map((job, i) => jobFacts(ledger, job, i, positions, main)),
+  }
+}
+
+/**
+ * Volts given at base hertz. Where the drive could give more than the motor's links may have and
+ * nothing was chosen or read back, it is taken to give all it has, as it does when it arrives.
+ */
+function setVoltageOf({ plan, ledger, motor, drive }: Before): FigureState {
+  const naming = named('drive.setVoltageV', 'Volts at base hertz', 'voltage')
+  const explicit = plan.settings.inDrive.ratedVoltageV ?? plan.settings.chosen.ratedVoltageV
+  if (explicit !== undefined) return ledger.stated(naming, explicit, 'given', [], 'As set in the drive')
+  const [plateV, ceilingV] = [numberOf(motor.plateVoltageV), numberOf(drive.ceilingV)]
+  const alike = plateV !== undefined && ceilingV !== undefined && sameNominal(plateV, ceilingV)
+  return ledger.derive(setVoltage, 'voltageV', naming, {
+    plateVoltageV: motor.plateVoltageV,
+    ceilingV: drive.ceilingV,
+    sameClass: choice(alike, 'Of one nominal class'),
+    untouched: choice(plateV !== undefined && ceilingV !== undefined && plateV < ceilingV, 'As it arrives'),
+  })
+}
+
+function knobTop({ plan, ledger, settings }: Before): FigureState {
+  const naming = named('controls.topHz', 'Hertz at the top of the knob', 'frequency')
+  const measured = plan.controls.knobTopHz
+  if (measured !== undefined) return ledger.stated(naming, measured, 'measured', [], 'Measured at the top of the knob')
+  const mode = plan.controls.knobMode ?? 'scaled'
+  return ledger.derive(controlReference, 'frequencyHz', naming, {
+    dial: choice(1, 'Knob position, 0 to 1'),
+    minHz: settings.minimumHz,
+    maxHz: settings.maximumHz,
+    mode: choice(mode, 'Knob reads as'),
+  })
+}
+
+/** Share of rated torque held all day at the lowest hertz on the motor's own fan. */
+function lowTorque({ plan, ledger, motor, settings }: Before): FigureState {
+  const naming = named('motor.lowTorqueFraction', 'Continuous torque at the lowest hertz', 'fraction')
+  const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]
+  if (low === undefined || base === undefined) return ledger.block(naming, [settings.minimumHz, motor.frequencyHz])
+  const { cooling, inverterDutyRatio } = plan.motor
+  if (cooling === undefined) return ledger.block(naming, [unknownField('motor.cooling', 'Cooling')])
+  if (cooling !== 'shaft-fan')
+    return ledger.block(naming, [], 'A motor without a shaft fan is judged by its maker’s own figures')
+  if (inverterDutyRatio !== undefined && low >= base / inverterDutyRatio)
+    return ledger.stated(
+      naming,
+      1,
+      'given',
+      [ledger.given('motor.inverterDutyRatio')],
+      'Inside the constant-torque range on the plate',
+    )
+  const share = ledger.derive(
+    frequencyFraction,
+    'fraction',
+    named('motor.lowHzFraction', 'Lowest hertz over base', 'number'),
+    { frequencyHz: settings.minimumHz, baseFrequencyHz: motor.frequencyHz },
+  )
+  return ledger.derive(fanCooling, 'torqueFraction', naming, { frequencyFraction: share }, { planning: true })
+}
+
+function positionFacts(
+  { ledger, motor, settings, plan }: Before,
+  train: TrainFacts,
+  knobTopHz: FigureState,
+  topMotorRpm: FigureState,
+): PositionFacts {
+  const { name, stages, position } = train
+  const slip = isKnown(motor.slip) ? motor.slip : undefined
+  const loaded = plan.drive.control === 'vector' ? undefined : slip
+  const speed = (
+    key: 'bottomRpm' | 'baseRpm' | 'topRpm' | 'unloadedTopRpm',
+    label: string,
+    frequencyHz: FigureState,
+    atSlip: FigureState | undefined,
+  ) =>
+    ledger.derive(drivetrainSpeed, 'spindleRpm', named(ofPosition(position, key), `${name}: ${label}`, 'speed'), {
+      frequencyHz,
+      poles: motor.poles,
+      slip: atSlip,
+      stages,
+    })
+  return {
+    ...train,
+    bottomRpm: speed('bottomRpm', 'slowest, no load', settings.minimumHz, undefined),
+    baseRpm: speed('baseRpm', 'at base hertz, full load', motor.frequencyHz, slip),
+    topRpm: speed('topRpm', 'fastest, full load', knobTopHz, loaded),
+    unloadedTopRpm: speed('unloadedTopRpm', 'fastest, no load', settings.maximumHz, undefined),
+    torqueNm: ledger.derive(
+      spindleTorque,
+      'torqueNm',
+      named(ofPosition(position, 'torque'), `${name}: spindle torque up to base hertz`, 'torque'),
+      { torqueNm: motor.torqueNm, speedRatio: train.speedRatio, efficiency: train.efficiency },
+    ),
+    belts: beltSpeeds(ledger, train, topMotorRpm),
+  }
+}
+
+/** Speed of each belt with the spindle unloaded at the highest hertz. */
+const beltSpeeds = (ledger: Ledger, train: TrainFacts, topMotorRpm: FigureState): PositionFacts['belts'] =>
+  train.position.transmission.flatMap((stage, stageIndex) => {
+    if (stage.kind === undefined || !isRimBelt(stage.kind)) return []
+    const id = `position.${train.position.id}.belt${stageIndex + 1}` as const
+    const before = train.position.transmission.slice(0, stageIndex)
+    const toShaft = ratioBefore(before)
+    const speedRpm =
+      before.length === 0
+        ? topMotorRpm
+        : ledger.derive(
+            shaftSpeed,
+            'speedRpm',
+            named(`${id}.pulleyRpm`, `${train.name}: driving pulley ${stageIndex + 1} at the highest hertz`, 'speed'),
+            { speedRpm: topMotorRpm, speedRatio: choice(toShaft, 'Ratio of the stages before it') },
+          )
+    const speedMPerS = ledger.derive(
+      beltSpeed,
+      'speedMPerS',
+      named(`${id}.speed`, `${train.name}: speed of belt ${stageIndex + 1}`, 'beltSpeed'),
+      {
+        diameterMm: ledger.given(`survey.positions.${train.index}.transmission.${stageIndex}.driverMm`),
+        speedRpm,
+      },
+    )
+    return [{ stageIndex, kind: stage.kind, speedMPerS }]
+  })
+
+/** Ratio of stages as far as their sizes are known; one that is not known is passed over. */
+const ratioBefore = (stages: readonly TransmissionStage[]): number =>
+  stages.reduce((ratio, stage) => {
+    const { driver = 1, driven = 1 } = typedSizes(stage)
+    return ratio * (driver / driven) * (1 - (stage.slip ?? 0))
+  }, 1)
+
+export const covers = (position: PositionFacts, rpm: number): JobFacts['reach'] => {
+  const [bottom, top] = [numberOf(position.bottomRpm), numberOf(position.topRpm)]
+  if (bottom === undefined || top === undefined) return 'unknown'
+  return rpm < bottom ? 'below' : rpm > top ? 'above' : 'reached'
+}
+
+function jobFacts(
+  ledger: Ledger,
+  job: Job,
+  index: number,
+  positions: PositionFacts[],
+  main: PositionFacts | undefined,
+): JobFacts {
+  const name = job.name?.trim() || `Job ${index + 1}`
+  const path: JobPath = `survey.jobs.${index}`
+  const wantedRpm =
+    job.speedRpm !== undefined
+      ? ledger.given(`${path}.speedRpm`, `${name}: wanted spindle speed`)
+      : ledger.compute(
+          cuttingSpeed,
+          { speedRpm: named(`job.${job.id}.wantedRpm`, `${name}: wanted spindle speed`, 'speed') },
+          {
+            surfaceSpeedMPerMin:
+              jobSurfaceSpeed(ledger, job, path, name) ??
+              ledger.given(`${path}.surfaceSpeedMPerMin`, `${name}: surface speed`),
+            diameterMm: ledger.given(`${path}.diameterMm`, `${name}: diameter`),
+          },
+        ).speedRpm
+  const rpm = numberOf(wantedRpm)
+  const on = positions.find((p) => p.position.id === job.positionId) ?? main
+  return {
+    job,
+    index,
+    name,
+    wantedRpm,
+    window: speedWindow(job),
+    ...jobCut(ledger, job, path, name, wantedRpm),
+    on,
+    reach: rpm === undefined || on === undefined ? 'unknown' : covers(on, rpm),
+    reachedOn: rpm === undefined ? [] : positions.filter((p) => covers(p, rpm) === 'reached'),
+  }
+}

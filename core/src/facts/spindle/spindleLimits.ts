@@ -1,0 +1,49 @@
+import type { Holder, Plan } from '../../plan'
+
+/** A ceiling on spindle speed, and whose it is. */
+export interface SpindleLimit {
+  rpm: number
+  what: string
+  marked: boolean
+  holder?: Holder
+  index?: number
+}
+
+const METRES = 1000
+
+/** The mark on a holder as rpm: as printed, or from its rim speed and diameter. */
+function markedRpm({ markedRpm: marked, markedMPerS, diameterMm }: Holder): number | undefined {
+  const fromRim =
+    markedMPerS !== undefined && diameterMm !== undefined
+      ? (60 * METRES * markedMPerS) / (Math.PI * diameterMm)
+      : undefined
+  return marked !== undefined && fromRim !== undefined ? Math.min(marked, fromRim) : (marked ?? fromRim)
+}
+
+export const holderName = ({ name, kind }: Holder): string =>
+  name?.trim() || (kind === 'wheel' ? 'the wheel' : 'the chuck')
+
+/** The ceiling of each thing that spins, and of the spindle itself where its original top speed is known. */
+export function spindleLimits({ survey }: Plan): SpindleLimit[] {
+  const original = survey.originalTopRpm
+  const holders = survey.holders.flatMap((holder, index): SpindleLimit[] => {
+    const marked = markedRpm(holder)
+    const rpm = marked ?? original
+    return rpm === undefined ? [] : [{ rpm, what: holderName(holder), marked: marked !== undefined, holder, index }]
+  })
+  return original === undefined ? holders : [...holders, { rpm: original, what: 'the spindle as built', marked: false }]
+}
+
+/**
+ * The spindle speed to hold against a limit. A mark is held against the fastest there can be, no
+ * load; an original speed was itself a speed under load, so it is held against the loaded one.
+ */
+export const speedAgainst = (limit: SpindleLimit, unloadedRpm: number, loadedSlip: number): number =>
+  limit.marked ? unloadedRpm : unloadedRpm * (1 - loadedSlip)
+
+/** The first limit the spindle meets as it speeds up. */
+export const lowestSpindleLimit = (plan: Plan): SpindleLimit | undefined =>
+  spindleLimits(plan).reduce<SpindleLimit | undefined>(
+    (low, limit) => (low && low.rpm <= limit.rpm ? low : limit),
+    undefined,
+  )

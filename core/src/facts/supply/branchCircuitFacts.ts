@@ -1,0 +1,116 @@
+import type { Plan } from '../../plan'
+import { cable, protection } from '../../supply'
+import type { Knowing } from '../context'
+import { isKnown, numberOf, type FigureState } from '../figure'
+import { choice, named, unknownField } from '../ledger'
+import type { DriveFacts } from '../drive/driveFacts'
+import type { SupplyFacts } from './supplyFacts'
+
+export interface BranchCircuitFacts {
+  region: 'iec' | 'nec' | undefined
+  /** Rating the drive asks for. */
+  protectionA: FigureState
+  earthLeakageType: 'F' | 'B' | undefined
+  /** Smallest conductor for the breaker that is there, or else for the rating asked for. */
+  cableMm2: FigureState
+  drop: FigureState
+}
+
+/** Whose rules: as said, else by the mains hertz. */
+export const regionOf = ({ supply }: Plan): 'iec' | 'nec' | undefined =>
+  supply.region ?? (supply.frequencyHz === undefined ? undefined : supply.frequencyHz > 55 ? 'nec' : 'iec')
+
+/** How a cable is laid, in the words of its table. */
+const methods = {
+  iec: { surface: 'C', conduit: 'B2', cord: undefined },
+  nec: { surface: 'conduit', conduit: 'conduit', cord: 'cord' },
+} as const
+
+/** The circuit that feeds the drive: its protection, its cable and what is lost along it. */
+export function branchCircuitFacts(context: Knowing<{ supply: SupplyFacts; drive: DriveFacts }>): BranchCircuitFacts {
+  const { plan, ledger, drive } = context
+  const region = regionOf(plan)
+  const topology = plan.drive.doubler ? 'doubler' : plan.supply.phases === 3 ? 'three-phase' : plan.supply.topology
+  const rating = named('supply.protectionA', 'Breaker the drive asks for', 'current')
+  const protectedBy =
+    region === undefined || topology === undefined || !isKnown(drive.inputA)
+      ? {
+          ratingA: ledger.block(rating, [
+            ...(region ? [] : [unknownField('supply.frequencyHz', 'Mains hertz')]),
+            ...(topology ? [] : [unknownField('supply.topology', 'Live conductors')]),
+            drive.inputA,
+          ]),
+          output: undefined,
+        }
+      : ledger.compute(
+          protection,
+          { ratingA: rating },
+          {
+            inputA: isKnown(drive.computedInputA) ? drive.computedInputA : drive.inputA,
+            plateInputA: ledger.givenIfKnown('drive.ratedInputA') ?? drive.inputA,
+            manualMaximumA: ledger.givenIfKnown('drive.manualProtectionA'),
+            region: choice(region, 'Rules of the land'),
+            topology: choice(topology, 'Live conductors'),
+          },
+        )
+  return {
+    region,
+    protectionA: protectedBy.ratingA,
+    earthLeakageType: protectedBy.output?.earthLeakageType,
+    ...cableFacts(context, region, protectedBy.ratingA),
+  }
+}
+
+function cableFacts(
+  { plan, ledger, tables, supply, drive }: Knowing<{ supply: SupplyFacts; drive: DriveFacts }>,
+  region: 'iec' | 'nec' | undefined,
+  asked: FigureState,
+): Pick<BranchCircuitFacts, 'cableMm2' | 'drop'> {
+  const size = named('supply.neededMm2', 'Smallest conductor for it', 'area')
+  const drop = named('supply.drop', 'Lost along the cable at full load', 'fraction')
+  const lengthM = ledger.given('supply.cableM')
+  const laying = plan.supply.laying
+  const missing: FigureState[] = [
+    lengthM,
+    supply.voltageV,
+    supply.phases,
+    drive.inputA,
+    ...(laying ? [] : [unknownField('supply.laying', 'How it is laid')]),
+  ]
+  const method = region && laying ? methods[region][laying] : undefined
+  const protectionA =
+    isKnown(supply.breakerA) && (numberOf(drive.inputA) ?? 0) <= supply.breakerA.value ? supply.breakerA : asked
+  if (missing.some((r) => !isKnown(r)) || !region)
+    return { cableMm2: ledger.block(size, missing), drop: ledger.block(drop, missing) }
+  if (!method) {
+    const why = 'The table for cords in mm² is not at hand: a cord is a plug-and-socket matter of its own maker'
+    return { cableMm2: ledger.block(size, [], why), drop: ledger.block(drop, [], why) }
+  }
+  const { ambientC, maximumDrop } = tables.planning
+  const made = ledger.compute(
+    cable,
+    { areaMm2: size, dropFraction: drop },
+    {
+      loadA: drive.inputA,
+      protectionA,
+      lengthM,
+      system: choice(region === 'iec' ? 'metric' : 'awg', 'Sizes'),
+      method: choice(method, 'How it is laid'),
+      ambientC: ledger.givenOr('supply.ambientC', () =>
+        ledger.typical(
+          named('supply.typicalAmbientC', 'Hottest around the cable', 'temperature'),
+          ambientC.value,
+          ambientC.citation,
+        ),
+      ),
+      phases: supply.phases,
+      voltageV: supply.voltageV,
+      maxDropPercent: {
+        raw: maximumDrop.value * 100,
+        shown: `${maximumDrop.value * 100} %`,
+        label: 'Most that may be lost',
+      },
+    },
+  )
+  return { cableMm2: made.areaMm2, drop: made.dropFraction }
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { planSchema, type Plan } from '../plan'
+
+/** The last number that the database has for a revision. */
+const LAST_REVISION = 2_147_483_647
+
+const revision = z.number().int().min(1).max(LAST_REVISION)
+
+export const newConversionSchema = z.strictObject({
+  name: planSchema.shape.name,
+  machineKind: planSchema.shape.survey.shape.machineKind,
+})
+
+/** What is sent to keep a plan; plans of older releases are taken too and brought up to date. */
+export const saveSchema = z.strictObject({ baseRevision: revision, plan: planSchema })
+
+/** The same before the plan is read by the plan's own reader, which upgrades it and names every fault. */
+export const unreadSaveSchema = z.strictObject({ baseRevision: revision, plan: z.unknown() })
+
+export const restoreSchema = z.strictObject({ baseRevision: revision })
+
+/** One machine's change to variable speed at one revision, as it is answered. */
+export const conversionSchema = z.strictObject({
+  id: z.uuid(),
+  shopId: z.uuid(),
+  revision,
+  plan: planSchema,
+  savedAt: z.iso.datetime(),
+})
+
+export const revisionLineSchema = z.strictObject({
+  revision,
+  /** How it came about: begun, edited, imported, restored from 3. */
+  origin: z.string(),
+  savedAt: z.iso.datetime(),
+})
+
+export const revisionSchema = revisionLineSchema.extend({ plan: planSchema })
+
+export type NewConversion = z.output<typeof newConversionSchema>
+export type UnreadSave = z.output<typeof unreadSaveSchema>
+export type Restore = z.output<typeof restoreSchema>
+export type Conversion = Omit<z.output<typeof conversionSchema>, 'plan'> & { plan: Plan }
+export type RevisionLine = z.output<typeof revisionLineSchema>
+export type Revision = Omit<z.output<typeof revisionSchema>, 'plan'> & { plan: Plan }

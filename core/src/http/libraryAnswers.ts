@@ -1,0 +1,21 @@
+import { z } from 'zod'
+import { branchCircuitSchema, libraryItemSchema, MOST_ITEMS } from '../library'
+import { driveSchema, motorSchema, PLAN_VERSION } from '../plan'
+
+const kept = { id: z.uuid(), name: z.string().min(1).max(80), version: z.literal(PLAN_VERSION) }
+
+/** An item of the library with the id that the server gave it, and the version of the plan whose fields it has. */
+export const keptItemSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...kept, kind: z.literal('motor'), item: motorSchema }),
+  z.strictObject({ ...kept, kind: z.literal('drive'), item: driveSchema }),
+  z.strictObject({ ...kept, kind: z.literal('circuit'), item: branchCircuitSchema }),
+])
+
+export const manyItemsSchema = z.strictObject({ items: z.array(libraryItemSchema).max(MOST_ITEMS) })
+
+/** How many items came in anew, and how many replaced one of their name. */
+export const takenInSchema = z.strictObject({ added: z.number().int().min(0), replaced: z.number().int().min(0) })
+
+export type KeptItem = z.output<typeof keptItemSchema>
+export type ManyItems = z.output<typeof manyItemsSchema>
+export type TakenIn = z.output<typeof takenInSchema>

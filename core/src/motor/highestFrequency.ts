@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { hertzInput, rpmInput } from '../rules/inputs'
+import { rule } from '../rules/rule'
+import { hertzAtRpm } from './frequencyAtSpeed'
+
+/** Plate hertz over which a motor is built for more than mains and is not planned beyond its plate. */
+const HIGH_FREQUENCY_HZ = 100
+
+/** What arithmetic leaves under a whole hertz is that hertz. */
+const ROUNDING = 1e-9
+
+/** Two poles run near the limit of their rotor at mains hertz already. */
+export const staysAtPlate = (poles: number, plateFrequencyHz: number): boolean =>
+  poles === 2 || plateFrequencyHz > HIGH_FREQUENCY_HZ
+
+/** Highest hertz worth proposing: the lowest of what pull-out, bearings, drive and spindle allow. */
+export const highestFrequency = rule({
+  id: 'motor.highest-frequency',
+  input: z.strictObject({
+    plateFrequencyHz: hertzInput,
+    poles: z.number().min(2).max(1e6),
+    timesBase: z.number().min(1).max(5),
+    safeRpm: rpmInput.optional(),
+    driveHz: z.number().gt(0).max(1e9).optional(),
+    spindleHz: z.number().gt(0).max(1e9).optional(),
+  }),
+  output: z.object({
+    frequencyHz: z.number(),
+    limit: z.enum(['plate', 'pull-out', 'safe-speed', 'drive', 'spindle']),
+  }),
+  compute: ({ plateFrequencyHz, poles, timesBase, safeRpm, driveHz, spindleHz }) => {
+    const kept = staysAtPlate(poles, plateFrequencyHz)
+    const limits = [
+      { limit: kept ? ('plate' as const) : ('pull-out' as const), hz: plateFrequencyHz * (kept ? 1 : timesBase) },
+      {
+        limit: 'safe-speed' as const,
+        hz: safeRpm === undefined ? Infinity : Math.max(plateFrequencyHz, hertzAtRpm(safeRpm, poles)),
+      },
+      { limit: 'drive' as const, hz: driveHz ?? Infinity },
+      { limit: 'spindle' as const, hz: spindleHz ?? Infinity },
+    ]
+    const lowest = limits.reduce((a, b) => (b.hz < a.hz ? b : a))
+    return { frequencyHz: Math.floor(lowest.hz + ROUNDING), limit: lowest.limit }
+  },
+})

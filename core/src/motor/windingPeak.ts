@@ -1,0 +1,14 @@
+import { z } from 'zod'
+import { voltsInput } from '../rules/inputs'
+import { rule } from '../rules/rule'
+
+/** Peak that a winding made for drives stands between its terminals. */
+export const windingPeak = rule({
+  id: 'motor.winding-peak',
+  input: z.strictObject({
+    ratedVoltageV: voltsInput,
+    timesRated: z.number().gt(1).max(10),
+  }),
+  output: z.object({ peakV: z.number() }),
+  compute: ({ ratedVoltageV, timesRated }) => ({ peakV: timesRated * ratedVoltageV }),
+})

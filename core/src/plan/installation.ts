@@ -1,0 +1,24 @@
+import { z } from 'zod'
+import { choice, quantity, yesNo } from './field'
+
+export const places = {
+  'at-machine': 'On the machine',
+  apart: 'In a clean place, apart',
+  'in-box': 'In a closed box',
+} as const
+export type Place = keyof typeof places
+
+export const boxMaterials = { steel: 'Painted steel', plastic: 'Plastic', 'bare-metal': 'Bare metal' } as const
+
+/** Where the drive hangs, and the leads between it and the motor. */
+export const installationSchema = z.strictObject({
+  place: choice('Where the drive hangs', places),
+  boxWidthMm: quantity('length', 'Box width', 50, 3000),
+  boxHeightMm: quantity('length', 'Box height', 50, 3000),
+  boxDepthMm: quantity('length', 'Box depth', 50, 2000),
+  boxMaterial: choice('Box of', boxMaterials),
+  roomC: quantity('temperature', 'Hottest in the shop', -10, 60),
+  altitudeM: quantity('distance', 'Height above the sea', 0, 5000),
+  motorCableM: quantity('distance', 'Motor cable', 0.2, 300, 'Drive to motor'),
+  outputFilter: yesNo('Reactor or dV/dt filter at the drive'),
+})

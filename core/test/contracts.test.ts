@@ -1,0 +1,118 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { compareDrives } from '../src/compare/compareDrives'
+import { compareRoutes } from '../src/compare/compareRoutes'
+import { evaluate } from '../src/evaluate/evaluate'
+import { beltKeys, figureKeys, jobKeys, positionKeys } from '../src/facts/figureId'
+import { fieldAt, set, type Plan } from '../src/plan'
+import { rules } from '../src/rulebook/registry'
+import { stageIds, stages } from '../src/stages/stages'
+import { arbitraryPlan } from './arbitraryPlan'
+import { demoPlans } from './demoPlans'
+import { mistakes, soundPlan, spoiled } from './mistakes'
+
+/** Plans that bring out what neither the demo plans nor the mistakes have. */
+const further: readonly Plan[] = [
+  // A belt behind a pair of gears.
+  spoiled(
+    set('survey.positions.1.transmission', [
+      { kind: 'gear-pair', driverTeeth: 20, drivenTeeth: 40 },
+      { kind: 'v-belt', section: 'a', driverMm: 90, drivenMm: 224, centreMm: 410 },
+    ]),
+  ),
+  // A belt of the second stage over its speed.
+  spoiled(
+    set('survey.positions.1.transmission', [
+      { kind: 'v-belt', driverMm: 224, drivenMm: 90 },
+      { kind: 'v-belt', driverMm: 300, drivenMm: 300 },
+    ]),
+  ),
+  spoiled(set('drive.busFarad', 680e-6)),
+  // Linked in star beyond both plate voltages, the amps printed for the other one.
+  spoiled(
+    set('motor.leads', '12'),
+    set('motor.highVoltageV', 460),
+    set('motor.connection', 'high-star'),
+    set('motor.highVoltageA', undefined),
+  ),
+]
+const plans: readonly Plan[] = [
+  ...demoPlans.values(),
+  soundPlan(),
+  ...mistakes.map(([, , patch]) => spoiled(...patch)),
+  ...further,
+]
+
+/** A figure's name without what it is of: `position.*.beltN.stock`. */
+const kindOf = (id: string): string =>
+  id
+    .replace(/^(position|job)\.[^.]+\./, '$1.*.')
+    .replace(/\.belt\d+\./, '.beltN.')
+    .replace(/\.\d+\./g, '.N.')
+
+const booked = new Set(
+  plans.flatMap((plan) =>
+    [
+      evaluate(plan).figures,
+      compareRoutes(plan, evaluate(plan)).figures,
+      ...compareDrives(plan).map((column) => column.evaluation.figures),
+    ].flatMap((figures) => Object.keys(figures).map(kindOf)),
+  ),
+)
+
+describe('a finding', () => {
+  test('leads to a field of the stage on which it stands', () => {
+    const leads = (plan: Plan) =>
+      evaluate(plan).findings.flatMap(({ id, stage, path }) =>
+        path === undefined || fieldAt(path).stage === stage ? [] : [`${id} on ${stage} leads to ${path}`],
+      )
+    expect(plans.flatMap(leads)).toEqual([])
+    fc.assert(
+      fc.property(arbitraryPlan, (plan) => expect(leads(plan)).toEqual([])),
+      { numRuns: 200 },
+    )
+  })
+  test('names only figures that some plan books', () => {
+    const named = plans.flatMap((plan) => evaluate(plan).findings.flatMap((f) => f.figures))
+    expect([...new Set(named.map(kindOf))].filter((id) => !booked.has(id))).toEqual([])
+  })
+})
+
+test('every figure there is a name for is booked by some plan', () => {
+  const names: string[] = [
+    ...Object.entries(figureKeys).flatMap(([subject, keys]) => keys.map((key) => `${subject}.${key}`)),
+    ...positionKeys.map((key) => `position.*.${key}`),
+    ...beltKeys.map((key) => `position.*.beltN.${key}`),
+    ...jobKeys.map((key) => `job.*.${key}`),
+  ]
+  expect(names.filter((name) => !booked.has(name))).toEqual([])
+})
+
+test('every computed figure comes from a rule of the registry, or is another taken over as it is', () => {
+  const homeless = plans.flatMap((plan) =>
+    Object.values(evaluate(plan).figures).flatMap((figure) => {
+      if (!figure) return []
+      const { id, value, basis, ruleId, path, citation, from } = figure
+      const takenOver = from.some((line) => line.value === value)
+      const known =
+        ruleId === undefined
+          ? basis === 'computed'
+            ? takenOver
+            : path !== undefined || citation !== undefined || from.length > 0
+          : rules.has(ruleId)
+      return known ? [] : [`${id} ${basis}`]
+    }),
+  )
+  expect([...new Set(homeless.map(kindOf))]).toEqual([])
+})
+
+test('what is to be filled in stands under the stage on which it is typed', () => {
+  for (const plan of plans)
+    for (const { path, stage } of evaluate(plan).missing) expect([path, stage]).toEqual([path, fieldAt(path).stage])
+})
+
+test('the fields that a stage cannot do without are fields of the plan', () => {
+  for (const id of stageIds)
+    for (const path of [...stages[id].essentials, ...stages[id].firstSteps.flatMap((step) => step.paths)])
+      expect([path, fieldAt(path).label.length > 0]).toEqual([path, true])
+})

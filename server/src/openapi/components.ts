@@ -1,0 +1,83 @@
+import {
+  conflictSchema,
+  conversionFileSchema,
+  conversionSchema,
+  forStrictReaders,
+  evaluationSchema,
+  keptItemSchema,
+  libraryItemSchema,
+  machineLineSchema,
+  manyItemsSchema,
+  newConversionSchema,
+  newShopSchema,
+  problemSchema,
+  restoreSchema,
+  revisionLineSchema,
+  revisionSchema,
+  ruleLineSchema,
+  ruleWordsSchema,
+  saveSchema,
+  shopChangeSchema,
+  shopLineSchema,
+  shopSchema,
+  takenInSchema,
+  withWords,
+} from '@zesty/core'
+import { z } from 'zod'
+
+const schemas = {
+  Shop: shopSchema,
+  ShopLine: shopLineSchema,
+  NewShop: newShopSchema,
+  ShopChange: shopChangeSchema,
+  Conversion: conversionSchema,
+  NewConversion: newConversionSchema,
+  Save: saveSchema,
+  Restore: restoreSchema,
+  ConversionFile: conversionFileSchema,
+  MachineLine: machineLineSchema,
+  RevisionLine: revisionLineSchema,
+  Revision: revisionSchema,
+  Evaluation: evaluationSchema,
+  LibraryItem: libraryItemSchema,
+  KeptItem: keptItemSchema,
+  ManyItems: manyItemsSchema,
+  TakenIn: takenInSchema,
+  RuleLine: ruleLineSchema,
+  RuleWords: ruleWordsSchema,
+  Problem: problemSchema,
+  Conflict: conflictSchema,
+  JsonSchema: z.record(z.string(), z.unknown()),
+}
+
+/** What is sent may leave out what has a default; what is answered has everything. */
+const sent = new Set(['NewShop', 'ShopChange', 'NewConversion', 'Save', 'Restore', 'LibraryItem', 'ManyItems'])
+
+/** Words of the form that JSON Schema has no keyword for go under names of their own. */
+function withFormWords({
+  zodSchema,
+  jsonSchema,
+}: {
+  zodSchema: z.core.$ZodType
+  jsonSchema: z.core.JSONSchema.BaseSchema
+}) {
+  withWords({ zodSchema, jsonSchema })
+  const { dimension, options, stage } = (z.globalRegistry.get(zodSchema) ?? {}) as Record<string, unknown>
+  for (const [key, value] of Object.entries({ dimension, options, stage }))
+    if (value !== undefined) jsonSchema[`x-${key}`] = value
+}
+
+/** Every schema by its name, as the document carries them. */
+export const components = (): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(schemas).map(([name, schema]) => {
+      const json = z.toJSONSchema(schema, {
+        target: 'draft-2020-12',
+        io: sent.has(name) ? 'input' : 'output',
+        metadata: z.registry(),
+        override: withFormWords,
+      })
+      delete json.$schema
+      return [name, forStrictReaders(json)]
+    }),
+  )

@@ -1,0 +1,117 @@
+import { schemaNames } from '@zesty/core'
+import { components } from './components'
+import { operations, tags, type Operation } from './operations'
+
+const reference = (name: string) => ({ $ref: `#/components/schemas/${name}` })
+const json = (schema: object) => ({ 'application/json': { schema } })
+
+/** What every answer carries. */
+const headers = {
+  'Content-Security-Policy': { $ref: '#/components/headers/ContentSecurityPolicy' },
+  'X-Content-Type-Options': { $ref: '#/components/headers/ContentTypeOptions' },
+}
+
+/** Answers that a cache may hold against what it has, and that are compressed where they are long. */
+const bodyHeaders = {
+  ...headers,
+  ETag: { $ref: '#/components/headers/ETag' },
+  Vary: { $ref: '#/components/headers/Vary' },
+}
+
+const errorSays: Readonly<Record<number, string>> = {
+  400: 'What was sent does not fit; each fault by its field',
+  403: 'Asked under a name that is not this machine’s',
+  404: 'There is no such thing',
+  409: 'Changed elsewhere, or the name is taken',
+  413: 'Larger than the server takes',
+  422: 'It can be read, and means nothing here; each fault by its field',
+  500: 'A fault of the program',
+  503: 'The database does not answer',
+}
+
+const problem = (status: number, schema: string) => ({
+  description: errorSays[status] ?? 'An error',
+  headers,
+  content: { 'application/problem+json': { schema: reference(schema) } },
+})
+
+/** A parameter that is no id: what it is, and what it may be. */
+const special = {
+  revision: { schema: { type: 'integer', minimum: 1 }, description: 'Number of the revision' },
+  rule: { schema: { type: 'string' }, description: 'Subject and name of the rule' },
+  schema: { schema: { type: 'string', enum: schemaNames }, description: 'Name of the schema' },
+} as const
+
+function parametersOf({ path, parameters = {} }: Operation) {
+  return [...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => {
+    const own = parameters[name]
+    return {
+      name,
+      in: 'path',
+      required: true,
+      ...(own ? special[own] : { schema: { type: 'string', format: 'uuid' }, description: 'Its id' }),
+    }
+  })
+}
+
+function operationOf(operation: Operation) {
+  const { id, tag, summary, body, answer, errors } = operation
+  const schema = answer.schema === undefined ? undefined : reference(answer.schema)
+  const parameters = parametersOf(operation)
+  return {
+    operationId: id,
+    tags: [tag],
+    summary,
+    ...(parameters.length > 0 ? { parameters } : {}),
+    ...(body === undefined ? {} : { requestBody: { required: true, content: json(reference(body)) } }),
+    responses: {
+      [answer.status]: {
+        description: answer.says,
+        headers: schema ? bodyHeaders : headers,
+        ...(schema ? { content: json(answer.list ? { type: 'array', items: schema } : schema) } : {}),
+      },
+      ...Object.fromEntries(
+        [...errors, 403, 500, 503].map((status) => [
+          status,
+          problem(status, status === 409 && operation.tag === 'Conversions' ? 'Conflict' : 'Problem'),
+        ]),
+      ),
+    },
+  }
+}
+
+function paths() {
+  const all: Record<string, Record<string, unknown>> = {}
+  for (const operation of operations) {
+    const at = (all[operation.path] ??= {})
+    at[operation.method] = operationOf(operation)
+  }
+  return all
+}
+
+const header = (description: string) => ({ description, schema: { type: 'string' } })
+
+/** The API in OpenAPI 3.1, made from the one table of operations and the schemas that the server validates by. */
+export const openApiDocument = () => ({
+  openapi: '3.1.0',
+  info: {
+    title: 'Zesty Lathe',
+    version: '1',
+    description: 'Shops, conversions and the library',
+    license: { name: 'All rights reserved', identifier: 'LicenseRef-Proprietary' },
+  },
+  // The server answers on the machine it runs on, to whoever sits there: nobody signs in.
+  servers: [{ url: '/' }],
+  security: [],
+  tags: Object.entries(tags).map(([name, description]) => ({ name, description })),
+  paths: paths(),
+  components: {
+    schemas: components(),
+    headers: {
+      ContentSecurityPolicy: header('Only what the page itself brings may run'),
+      ContentTypeOptions: header('Types are not guessed'),
+      ETag: header('To be asked with If-None-Match'),
+      Vary: header('Accept-Encoding, where the answer is long enough to be compressed'),
+    },
+  },
+})

@@ -1,0 +1,84 @@
+import { lazy, Suspense } from 'react'
+import { Choices } from '../../parts/ChoiceField'
+import { useEvaluation } from '../../state/evaluation'
+import { usePlan } from '../../state/openPlan'
+import { QuantityField } from '../../parts/QuantityField'
+import { StageHead } from '../../parts/StageHead'
+import { WhenSeen } from '../../parts/WhenSeen'
+import { goToField } from '../../state/goToField'
+import { JobTable } from './JobTable'
+import { PositionTable } from './PositionTable'
+
+const TrainSheet = lazy(() => import('./TrainSheet').then((m) => ({ default: m.TrainSheet })))
+const SpeedMapSheet = lazy(() => import('./SpeedMapSheet').then((m) => ({ default: m.SpeedMapSheet })))
+const SearchSheet = lazy(() => import('./SearchSheet').then((m) => ({ default: m.SearchSheet })))
+const MachineCards = lazy(() => import('./MachineCards').then((m) => ({ default: m.MachineCards })))
+const Ladder = lazy(() => import('./Ladder').then((m) => ({ default: m.Ladder })))
+
+/** Hertz to spindle rpm on every belt position, with the jobs on it. */
+export default function SpeedsStage() {
+  const plan = usePlan()
+  const { positions, jobs, settings } = useEvaluation()
+  const derived = (id: 'minimumHz' | 'maximumHz') => {
+    const line = settings.find((s) => s.id === id)
+    return typeof line?.value === 'number' && plan.settings.chosen[id] === undefined
+      ? `${line.value} Hz, ${line.basis}`
+      : 'from the plan'
+  }
+  return (
+    <>
+      <StageHead
+        stage="speeds"
+        sections={[
+          { id: 'ladder', name: 'Ladder' },
+          { id: 'train', name: 'Train' },
+          { id: 'map', name: 'Speed map' },
+          { id: 'search', name: 'Search' },
+          { id: 'cards', name: 'Cards' },
+        ]}
+      />
+      <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 md:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
+        <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
+        <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
+        <QuantityField path="controls.knobTopHz" label="Top of the knob" placeholder="not measured" hint="" />
+        {positions.length > 1 && (
+          <Choices
+            path="survey.mainPositionId"
+            label="Position used most"
+            options={positions.map((p) => ({ value: p.id, words: p.name }))}
+          />
+        )}
+      </div>
+      {positions.length === 0 ? (
+        <div className="sheet flex flex-col items-start gap-2">
+          <p>The ladder shows every hertz as a spindle speed. It wants the pulleys of at least one belt position.</p>
+          <button type="button" className="btn btn-main" onClick={() => goToField('survey.positions')}>
+            Add the first belt position
+          </button>
+        </div>
+      ) : (
+        <Suspense fallback={<div className="h-[320px] rounded-lg border border-rule bg-card" />}>
+          <Ladder />
+        </Suspense>
+      )}
+      {positions.length > 0 && <PositionTable />}
+      {jobs.length > 0 && <JobTable />}
+      {positions.length > 0 && (
+        <>
+          <WhenSeen id="train" height={330}>
+            <TrainSheet />
+          </WhenSeen>
+          <WhenSeen id="map" height={560}>
+            <SpeedMapSheet />
+          </WhenSeen>
+          <WhenSeen id="search" height={420}>
+            <SearchSheet />
+          </WhenSeen>
+          <WhenSeen id="cards" height={400}>
+            <MachineCards />
+          </WhenSeen>
+        </>
+      )}
+    </>
+  )
+}

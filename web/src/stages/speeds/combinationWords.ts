@@ -1,0 +1,8 @@
+import { connections, printNumber, type Combination } from '@zesty/core'
+
+/** How the motor of a found combination is linked, in small letters. */
+export const connectionWords = ({ motor }: Combination): string => connections[motor.connection].toLowerCase()
+
+/** Pulleys with their belt, where a stock one is known; both are bought by millimetres everywhere. */
+export const pulleyWords = ({ train }: Combination): string =>
+  train.beltMm === undefined ? train.name : `${train.name}, belt ${printNumber(train.beltMm, 5, 1)} mm`

@@ -1,8 +1,0 @@
-import { connections, printNumber, type Found } from '@zesty/core'
-
-/** How the motor of a found combination is linked, in small letters. */
-export const connectionWords = ({ motor }: Found): string => connections[motor.connection].toLowerCase()
-
-/** Pulleys with their belt, where a stock one is known; both are bought by millimetres everywhere. */
-export const pulleyWords = ({ train }: Found): string =>
-  train.beltMm === undefined ? train.name : `${train.name}, belt ${printNumber(train.beltMm, 5, 1)} mm`

@@ -1,0 +1,154 @@
+import {
+  conversionSchema,
+  keptItemSchema,
+  machineLineSchema,
+  problemSchema,
+  revisionLineSchema,
+  revisionSchema,
+  ruleWordsSchema,
+  shopLineSchema,
+  shopSchema,
+  takenInSchema,
+  type LibraryItem,
+  type NewConversion,
+  type NewShop,
+  type ShopChange,
+} from '@zesty/core'
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import type { SerializedError } from '@reduxjs/toolkit'
+import { z } from 'zod'
+
+const UNKNOWN_FORM = 'The server answered in a form this page does not know. Reload the page.'
+
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api/' }),
+  tagTypes: ['Shop', 'Machine', 'Library'],
+  // An answer of another shape comes from a server of another release.
+  catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
+  endpoints: (b) => ({
+    // They change only with the application.
+    rule: b.query({
+      query: (id: string) => `rules/${id}`,
+      responseSchema: ruleWordsSchema,
+      keepUnusedDataFor: 86_400,
+    }),
+    shops: b.query({
+      query: (): string => 'shops',
+      responseSchema: z.array(shopLineSchema),
+      providesTags: ['Shop'],
+    }),
+    shop: b.query({ query: (id: string) => `shops/${id}`, responseSchema: shopSchema, providesTags: ['Shop'] }),
+    newShop: b.mutation({
+      query: (body: NewShop) => ({ url: 'shops', method: 'POST', body }),
+      responseSchema: shopSchema,
+      invalidatesTags: ['Shop'],
+    }),
+    changeShop: b.mutation({
+      query: ({ id, ...body }: ShopChange & { id: string }) => ({ url: `shops/${id}`, method: 'PATCH', body }),
+      responseSchema: shopSchema,
+      // The units switch must answer at once; the server follows.
+      onQueryStarted: async ({ id, ...patch }, { dispatch, queryFulfilled }) => {
+        const undo = dispatch(api.util.updateQueryData('shop', id, (shop) => void Object.assign(shop, patch)))
+        await queryFulfilled.catch(() => undo.undo())
+      },
+      invalidatesTags: ['Shop'],
+    }),
+    removeShop: b.mutation<null, string>({
+      query: (id) => ({ url: `shops/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Shop'],
+    }),
+    machines: b.query({
+      query: (shopId: string) => `shops/${shopId}/conversions`,
+      responseSchema: z.array(machineLineSchema),
+      providesTags: ['Machine'],
+      keepUnusedDataFor: 0,
+    }),
+    newMachine: b.mutation({
+      query: ({ shopId, ...body }: NewConversion & { shopId: string }) => ({
+        url: `shops/${shopId}/conversions`,
+        method: 'POST',
+        body,
+      }),
+      responseSchema: conversionSchema,
+      invalidatesTags: ['Machine', 'Shop'],
+    }),
+    importMachine: b.mutation({
+      responseSchema: conversionSchema,
+      query: ({ shopId, text }: { shopId: string; text: string }) => ({
+        url: `shops/${shopId}/import`,
+        method: 'POST',
+        body: text,
+        headers: { 'content-type': 'application/json' },
+      }),
+      invalidatesTags: ['Machine', 'Shop'],
+    }),
+    removeMachine: b.mutation<null, string>({
+      query: (id) => ({ url: `conversions/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Machine', 'Shop'],
+    }),
+    conversion: b.query({
+      query: (id: string) => `conversions/${id}`,
+      responseSchema: conversionSchema,
+      keepUnusedDataFor: 0,
+    }),
+    revisions: b.query({
+      query: (id: string) => `conversions/${id}/revisions`,
+      responseSchema: z.array(revisionLineSchema),
+      keepUnusedDataFor: 0,
+    }),
+    revision: b.query({
+      query: ({ id, revision }: { id: string; revision: number }) => `conversions/${id}/revisions/${revision}`,
+      responseSchema: revisionSchema,
+    }),
+    library: b.query({
+      query: (shopId: string) => `shops/${shopId}/library`,
+      responseSchema: z.array(keptItemSchema),
+      providesTags: ['Library'],
+    }),
+    keepItem: b.mutation({
+      query: ({ shopId, item }: { shopId: string; item: LibraryItem }) => ({
+        url: `shops/${shopId}/library`,
+        method: 'POST',
+        body: item,
+      }),
+      responseSchema: keptItemSchema,
+      invalidatesTags: ['Library'],
+    }),
+    takeInItems: b.mutation({
+      query: ({ shopId, items }: { shopId: string; items: LibraryItem[] }) => ({
+        url: `shops/${shopId}/library/many`,
+        method: 'POST',
+        body: { items },
+      }),
+      responseSchema: takenInSchema,
+      invalidatesTags: ['Library'],
+    }),
+    addSamples: b.mutation({
+      query: (shopId: string) => ({ url: `shops/${shopId}/library/samples`, method: 'POST' }),
+      responseSchema: takenInSchema,
+      invalidatesTags: ['Library'],
+    }),
+    changeItem: b.mutation({
+      query: ({ id, item }: { id: string; item: LibraryItem }) => ({ url: `library/${id}`, method: 'PUT', body: item }),
+      responseSchema: keptItemSchema,
+      invalidatesTags: ['Library'],
+    }),
+    removeItem: b.mutation<null, string>({
+      query: (id) => ({ url: `library/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Library'],
+    }),
+  }),
+})
+
+/** What to tell the person about a failed request. */
+export function problemText(error: FetchBaseQueryError | SerializedError | undefined): string {
+  const problem = problemSchema.safeParse(error && 'data' in error ? error.data : undefined)
+  if (problem.success) return problem.data.detail
+  if (error && 'status' in error && (error.status === 'FETCH_ERROR' || error.status === 'TIMEOUT_ERROR'))
+    return 'The server does not answer. Is ./zesty start still running?'
+  if (error && 'status' in error && error.status === 413)
+    return 'The file is larger than the server takes (2 MB). A conversion file is a few kilobytes; is it the right file?'
+  if (error && 'status' in error && error.status === 'CUSTOM_ERROR') return error.error
+  return 'Something broke. Try again.'
+}

@@ -1,0 +1,30 @@
+import { fieldAt, isPlanPath, type PlanPath, type StageId } from '@zesty/core'
+import { stageWanted } from './screenSlice'
+import { store } from './store'
+
+/** Opens a stage of the open conversion without leaving the page. */
+export const openStage = (stage: StageId): void => void store.dispatch(stageWanted(stage))
+
+/** Frames to wait for a stage that is loaded when first opened. */
+const PATIENCE = 60
+
+/** Opens the stage that holds a field and puts the caret in it. */
+export function goToField(path: PlanPath): void {
+  openStage(fieldAt(path).stage)
+  focusWhenThere(path, PATIENCE)
+}
+
+function focusWhenThere(path: PlanPath, frames: number): void {
+  const found = [...document.querySelectorAll<HTMLElement>('[data-path]')].find((el) =>
+    el.dataset['path']?.split(' ').includes(path),
+  )
+  const parent = path.slice(0, Math.max(path.lastIndexOf('.'), 0))
+  if (found) {
+    found.scrollIntoView({ block: 'center' })
+    ;(found.matches('input, select, textarea, button')
+      ? found
+      : (found.querySelector<HTMLElement>('input, button, select') ?? found)
+    ).focus()
+  } else if (frames > 0) requestAnimationFrame(() => focusWhenThere(path, frames - 1))
+  else if (parent.includes('.') && isPlanPath(parent)) focusWhenThere(parent, 1)
+}
