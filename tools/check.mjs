@@ -3,7 +3,6 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { throwAwayCluster } from './cluster.mjs'
 import { demoServer } from './demoServer.mjs'
-import { formats } from './formats.mjs'
 import { localPath, root } from './paths.mjs'
 import { npmBin, runShown } from './run.mjs'
 import { ensureApplication, ensureChromium, ensureCommandLine, ensureDependencies } from './setUp.mjs'
@@ -117,7 +116,7 @@ const steps = {
       return { passed: 1, failed: 0 }
     },
   },
-  formats: { says: 'published formats, held against programs of others', run: () => formats() },
+  formats: { says: 'published formats, held against programs of others', run: async () => (await import('./formats.mjs')).formats() },
   lighthouse: {
     says: 'Lighthouse on the built application, only when named: its times want a quiet machine',
     onlyNamed: true,

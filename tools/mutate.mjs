@@ -2,7 +2,6 @@
 import { spawn } from 'node:child_process'
 import { cpSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
-import ts from 'typescript'
 import { localPath, root } from './paths.mjs'
 import { npmBin } from './run.mjs'
 import { ensureDependencies } from './setUp.mjs'
@@ -13,50 +12,6 @@ const watched = ['core/src/facts', 'core/src/findings']
 /** Of the mutants that are tried, the share that tests must notice. */
 const LEAST = 0.85
 const WORKERS = 2
-
-/** One slip: what stands between two places becomes another text. @typedef {{file: string, start: number, end: number, instead: string}} Mutant */
-
-/** @type {Record<string, string>} */
-const otherOperator = {
-  '<': '<=',
-  '<=': '<',
-  '>': '>=',
-  '>=': '>',
-  '===': '!==',
-  '!==': '===',
-  '+': '-',
-  '-': '+',
-  '*': '/',
-  '/': '*',
-  '&&': '||',
-  '||': '&&',
-}
-
-/** Every slip of a file: other operators, other numbers, a truth turned round. @param {string} file @returns {Mutant[]} */
-function mutantsOf(file) {
-  const source = ts.createSourceFile(file, readFileSync(join(root, file), 'utf8'), ts.ScriptTarget.Latest, true)
-  /** @type {Mutant[]} */
-  const found = []
-  /** @param {ts.Node} node @param {string} instead */
-  const slip = (node, instead) => found.push({ file, start: node.getStart(), end: node.getEnd(), instead })
-  /** @param {ts.Node} node */
-  const visit = (node) => {
-    if (ts.isTypeNode(node) || ts.isImportDeclaration(node)) return
-    if (ts.isBinaryExpression(node)) {
-      const other = otherOperator[node.operatorToken.getText()]
-      if (other !== undefined) slip(node.operatorToken, other)
-    } else if (ts.isNumericLiteral(node)) slip(node, String(Number(node.text) + 1))
-    else if (node.kind === ts.SyntaxKind.TrueKeyword) slip(node, 'false')
-    else if (node.kind === ts.SyntaxKind.FalseKeyword) slip(node, 'true')
-    else if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
-      slip(node, node.operand.getText())
-    else if (ts.isConditionalExpression(node)) slip(node.condition, `!(${node.condition.getText()})`)
-    else if (ts.isIfStatement(node)) slip(node.expression, `!(${node.expression.getText()})`)
-    ts.forEachChild(node, visit)
-  }
-  visit(source)
-  return found
-}
 
 /** The same sequence for the same seed (mulberry32). @param {number} seed */
 function randomFrom(seed) {
@@ -115,6 +70,7 @@ export async function mutate(args) {
   if (!Number.isInteger(count) || count < 1 || !Number.isInteger(seed))
     throw new Trouble('mutate takes how many slips to try, and a seed: ./zesty mutate 100 1', 2)
   ensureDependencies()
+  const { mutantsOf } = await import('./mutants.mjs')
   const files = watched.flatMap((folder) =>
     readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
       .filter((name) => name.endsWith('.ts'))
@@ -129,7 +85,7 @@ export async function mutate(args) {
     .slice(0, count)
     .map(({ mutant }) => mutant)
   console.log(`${drawn.length} of ${all.length} slips in ${files.length} files, seed ${seed}`)
-  /** @type {Mutant[]} */
+  /** @type {import('./mutants.mjs').Mutant[]} */
   const missed = []
   let tried = 0
   const work = async (/** @type {number} */ worker) => {

@@ -1,7 +1,8 @@
 // @ts-check
 import assert from 'node:assert/strict'
 import { spawnSync } from 'node:child_process'
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join, relative } from 'node:path'
 import { after, describe, test } from 'node:test'
 import { installPackageBy } from '../debianPackage.mjs'
@@ -12,6 +13,27 @@ import { Trouble } from '../trouble.mjs'
 
 const scratch = mkdtempSync(localPath('tools-'))
 after(() => rmSync(scratch, { recursive: true }))
+
+describe('a checkout in which nothing is installed yet', () => {
+  // Outside the project, so that no packages of a folder above are found.
+  const bare = mkdtempSync(join(tmpdir(), 'bare-'))
+  cpSync(join(root, 'tools'), join(bare, 'tools'), { recursive: true })
+  cpSync(join(root, 'package.json'), join(bare, 'package.json'))
+  after(() => rmSync(bare, { recursive: true }))
+  /** @param {string} code */
+  const node = (code) =>
+    spawnSync(process.execPath, ['--input-type=module', '-e', code], { cwd: bare, encoding: 'utf8' })
+  /** What a verb loads before it has seen to the packages. */
+  const verbs = [
+    ...readFileSync(join(root, 'tools/main.mjs'), 'utf8').matchAll(/import\('(\.\/[a-zA-Z]+\.mjs)'\)/g),
+  ].map(([, file]) => file ?? '')
+  test('has verbs to try', () => assert.ok(verbs.includes('./check.mjs') && verbs.length > 5))
+  for (const file of new Set(verbs))
+    test(`loads ${file}, which installs what it needs`, () => {
+      const { status, stderr } = node(`await import('./tools/${file.slice(2)}')`)
+      assert.equal(status, 0, stderr)
+    })
+})
 
 describe('a Debian package', () => {
   /** Answers apt-get by turns: an entry that is a text is why it fails. @param {(string | undefined)[]} answers */
