@@ -17,6 +17,7 @@ const coreRooms = [
   ['evaluate'],
   ['library', 'plate', 'report', 'speeds', 'compare'],
   ['search', 'http', 'formats'],
+  ['doors'],
 ]
 
 /** The same of the page. A stage's screen is fetched by its folder's name, so the shell does not import it. */
@@ -60,6 +61,13 @@ export default {
       severity: 'error',
       from: { path: '^core/src' },
       to: { pathNot: ['^core/src', 'node_modules/(zod|papaparse)/'] },
+    },
+    {
+      name: 'core-by-its-doors',
+      comment: 'What is not named by a door of core is private to it.',
+      severity: 'error',
+      from: { pathNot: '^core/' },
+      to: { path: '^core/src/', pathNot: '^core/src/doors/' },
     },
     { name: 'nothing-imports-web', severity: 'error', from: { pathNot: '^web/' }, to: { path: '^web/' } },
     {

@@ -16,7 +16,10 @@ const common = {
       },
     ],
   },
-  moduleNameMapper: { '^@zesty/core$': '<rootDir>/../core/src/index.ts' },
+  moduleNameMapper: {
+    '^@zesty/core$': '<rootDir>/../core/src/doors/index.ts',
+    '^@zesty/core/(.+)$': '<rootDir>/../core/src/doors/$1.ts',
+  },
 }
 
 /** @type {import('jest').Config} */

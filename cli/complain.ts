@@ -1,4 +1,4 @@
-import type { Fault } from '@zesty/core'
+import type { Fault } from '@zesty/core/rules'
 
 /** Bad input: one clear line on standard error, exit 2. */
 export function complain(message: string): number {

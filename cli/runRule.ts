@@ -1,4 +1,4 @@
-import { describeRule, rules, type FieldLine, type Rule } from '@zesty/core'
+import { describeRule, rules, type FieldLine, type Rule } from '@zesty/core/rules'
 import { complain, faultLine } from './complain'
 
 const table = (lines: readonly FieldLine[], ifNeeded: string): string =>

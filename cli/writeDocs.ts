@@ -1,6 +1,7 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { jsonSchemas, rules, rulesPage } from '@zesty/core'
+import { jsonSchemas } from '@zesty/core/formats'
+import { rules, rulesPage } from '@zesty/core/rules'
 
 /** Generated pages by path. */
 const pages = (): Record<string, string> => ({

@@ -116,7 +116,10 @@ const steps = {
       return { passed: 1, failed: 0 }
     },
   },
-  formats: { says: 'published formats, held against programs of others', run: async () => (await import('./formats.mjs')).formats() },
+  formats: {
+    says: 'published formats, held against programs of others',
+    run: async () => (await import('./formats.mjs')).formats(),
+  },
   lighthouse: {
     says: 'Lighthouse on the built application, only when named: its times want a quiet machine',
     onlyNamed: true,

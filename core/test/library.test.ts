@@ -3,18 +3,13 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate } from '../src/evaluate/evaluate'
 import { numberOf } from '../src/facts/figure'
-import {
-  circuitLoad,
-  libraryColumns,
-  libraryCsv,
-  libraryKinds,
-  readLibraryCsv,
-  addCandidate,
-  MOST_BESIDE,
-  takeBranchCircuit,
-  takeItem,
-} from '../src/library'
-import type { LibraryItem, LibraryKind } from '../src/library'
+import { circuitLoad } from '../src/library/circuitLoad'
+import { libraryColumns } from '../src/library/libraryColumns'
+import { libraryCsv, readLibraryCsv } from '../src/library/libraryCsv'
+import { libraryKinds } from '../src/library/libraryItem'
+import { addCandidate, MOST_BESIDE, takeItem } from '../src/library/takeItem'
+import { takeBranchCircuit } from '../src/library/takeBranchCircuit'
+import type { LibraryItem, LibraryKind } from '../src/library/libraryItem'
 import { equivalentCircuit } from '../src/motor'
 import { applyPatch, driveSchema, emptyPlan, motorSchema, set, type MotorPlate } from '../src/plan'
 import { arbitraryPlan } from './arbitraryPlan'

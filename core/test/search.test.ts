@@ -4,24 +4,20 @@ import fc from 'fast-check'
 import { beltSections } from '../src/data/beltSections'
 import { beltLength } from '../src/drivetrain'
 import { evaluate } from '../src/evaluate/evaluate'
-import { readLibraryCsv, type LibraryItem } from '../src/library'
+import { readLibraryCsv } from '../src/library/libraryCsv'
+import type { LibraryItem } from '../src/library/libraryItem'
 import { applyPatch, planSchema, set, type Patch, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
-import {
-  combinationsOf,
-  relaxations,
-  search,
-  searchSpace,
-  takeCombination,
-  usualCriteria,
-  whyFirst,
-  type Combination,
-  type SearchSpace,
-  type SearchState,
-  type SearchCriteria,
-} from '../src/search'
+import { combinationsOf, searchSpace, type SearchSpace } from '../src/search/space'
+import { relaxations } from '../src/search/relaxations'
+import { search, type Combination, type SearchState } from '../src/search/search'
+import { takeCombination } from '../src/search/takeCombination'
+import { usualCriteria, type SearchCriteria } from '../src/search/searchCriteria'
+import { whyFirst } from '../src/search/explain'
 import { ranking } from '../src/search/rank'
-import { coverage, isCovered, speedMap } from '../src/speeds'
+import { coverage } from '../src/speeds/coverage'
+import { isCovered } from '../src/facts/spindle/jobOn'
+import { speedMap } from '../src/speeds/speedMap'
 import { demoPlan } from './demoPlans'
 
 const shipped = (['motor', 'drive'] as const).flatMap((kind): LibraryItem[] => {

@@ -14,7 +14,11 @@ import {
   type StageFields,
 } from '../src/plan'
 import { messageText } from '../src/quantities'
-import { changeOver, coverage, isCovered, jobOn, speedChart, speedChartCsv, speedMap, type Wanted } from '../src/speeds'
+import { changeOver } from '../src/speeds/changeOver'
+import { coverage } from '../src/speeds/coverage'
+import { isCovered, jobOn, type Wanted } from '../src/facts/spindle/jobOn'
+import { speedChart, speedChartCsv } from '../src/speeds/speedChart'
+import { speedMap } from '../src/speeds/speedMap'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { stepPositions, type StepTrain } from '../src/speeds'
+import { stepPositions, type StepTrain } from '../src/speeds/stepPositions'
 import { messageText } from '../src/quantities'
 
 const three = { driverMm: [90, 125, 160], drivenMm: [190, 155, 120] }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
-import { readItem } from '../src/library'
+import { readItem } from '../src/library/readItem'
 import {
   CONVERSION_FORMAT,
   emptyPlan,

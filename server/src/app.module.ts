@@ -1,5 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common'
-import type { LibraryItem } from '@zesty/core'
+import type { LibraryItem } from '@zesty/core/library'
 import { ConversionsModule } from './conversions/conversions.module'
 import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'

@@ -1,6 +1,6 @@
 import { NestFactory } from '@nestjs/core'
 import type { NestExpressApplication } from '@nestjs/platform-express'
-import type { LibraryItem } from '@zesty/core'
+import type { LibraryItem } from '@zesty/core/library'
 import { SwaggerModule, type OpenAPIObject } from '@nestjs/swagger'
 import compression from 'compression'
 import helmet from 'helmet'

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import type { KeptItem, ReadableLine } from '@zesty/core'
+import type { KeptItem, ReadableLine } from '@zesty/core/http'
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'

@@ -1,5 +1,7 @@
 import { jest } from '@jest/globals'
-import { describeRule, emptyPlan, rules, type Conversion, type Plan, type Rule, type Shop } from '@zesty/core'
+import { emptyPlan, type Plan } from '@zesty/core'
+import { type Conversion, type Shop } from '@zesty/core/http'
+import { describeRule, rules, type Rule } from '@zesty/core/rules'
 import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { emptyPlan, set, type Conversion, type Plan } from '@zesty/core'
+import { emptyPlan, set, type Plan } from '@zesty/core'
+import { type Conversion } from '@zesty/core/http'
 import {
   changed,
   conflicted,

@@ -1,14 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import {
-  applyPatch,
-  readConversionFile,
-  set,
-  usualCriteria,
-  type Patch,
-  type Plan,
-  type SearchCriteria,
-} from '@zesty/core'
+import { applyPatch, readConversionFile, set, type Patch, type Plan } from '@zesty/core'
+import { usualCriteria, type SearchCriteria } from '@zesty/core/search'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { Belts } from '../src/stages/survey/Belts'
 import { Jobs } from '../src/stages/survey/Jobs'

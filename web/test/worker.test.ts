@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { beforeAll, describe, expect, jest, test } from '@jest/globals'
-import { readConversionFile, search, searchSpace, usualCriteria, type SearchState } from '@zesty/core'
+import { readConversionFile } from '@zesty/core'
+import { search, searchSpace, usualCriteria, type SearchState } from '@zesty/core/search'
 import type { Searcher } from '../src/workers/search.worker'
 
 /** What the worker hands to the page. */

@@ -20,7 +20,11 @@ type Kind = TransmissionKind | undefined
 export const isPlainBelt = (kind: Kind): boolean =>
   kind === 'v-belt' || kind === 'poly-v' || kind === 'flat-belt' || kind === 'crossed-belt'
 
-/** Belts that wrap two pulleys of fixed size, with teeth or without. */
+/**
+ * Belts that wrap two pulleys of fixed size, with teeth or without.
+ *
+ * @example isBelt('timing-belt') // true
+ */
 export const isBelt = (kind: Kind): boolean => isPlainBelt(kind) || kind === 'timing-belt'
 
 /** Belts with a rim that bursts at speed: all but those with teeth, the moving sheaves too. */

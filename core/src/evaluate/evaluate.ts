@@ -59,7 +59,7 @@ export interface Evaluation {
  * Judges a plan. Pure: the same plan and tables give the same evaluation, and no valid plan makes it throw. Whoever
  * judges again and again hands in a memory, so that the motor's circuit is fitted anew only when its plate changes.
  *
- *     evaluate(emptyPlan('Lathe')).next?.text // 'Say what machine it is'
+ * @example evaluate(emptyPlan('Lathe')).next?.text // 'Say what machine it is'
  */
 export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, memory?: CircuitMemory): Evaluation {
   const ledger = new Ledger(plan)
@@ -101,8 +101,7 @@ export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, mem
 /**
  * An `evaluate` that remembers the last motor's circuit, for whoever judges a plan again and again while it is edited.
  *
- *     const judge = evaluator()
- *     judge(plan).findings
+ * @example evaluator()(emptyPlan('Lathe')).findings.length // 0
  */
 export function evaluator(tables: PlanningTables = shippedTables): (plan: Plan) => Evaluation {
   const memory = circuitMemory()

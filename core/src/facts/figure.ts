@@ -46,8 +46,14 @@ export interface Blocked {
 
 export type FigureState = Figure | Blocked
 
+/** Whether a figure has a value; else it says what is missing or why a rule refused. */
 export const isKnown = (reading: FigureState): reading is Figure => 'value' in reading
 
-/** The number, where there is one. */
+/**
+ * The number, in its dimension's base unit, where there is one.
+ *
+ * @example numberOf({ value: 1500, basis: 'computed' }) // 1500
+ * numberOf(undefined) // undefined
+ */
 export const numberOf = (reading: FigureState | undefined): number | undefined =>
   reading && isKnown(reading) ? reading.value : undefined

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { branchCircuitSchema, libraryItemSchema, MOST_ITEMS } from '../library'
+import { branchCircuitSchema, libraryItemSchema, MOST_ITEMS } from '../library/libraryItem'
 import { driveSchema, motorSchema, PLAN_VERSION } from '../plan'
 
 const kept = { id: z.uuid(), name: z.string().min(1).max(80), version: z.literal(PLAN_VERSION) }

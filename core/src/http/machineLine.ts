@@ -30,4 +30,5 @@ export type ReadableLine = z.output<typeof readableLineSchema>
 export type UnreadableLine = z.output<typeof unreadableLineSchema>
 export type MachineLine = ReadableLine | UnreadableLine
 
+/** Whether this release could read the machine's stored plan. */
 export const isReadable = (line: MachineLine): line is ReadableLine => !('unreadable' in line)

@@ -14,9 +14,14 @@ export const conversionFileSchema = z.strictObject({ format: z.literal(CONVERSIO
 
 export type ConversionFile = z.output<typeof conversionFileSchema>
 
+/** The document that `readConversionFile` reads, to be kept as JSON. */
 export const conversionFile = (plan: Plan): ConversionFile => ({ format: CONVERSION_FORMAT, plan })
 
-/** Reads a conversion file whole, or says everything that is wrong with it. */
+/**
+ * Reads a conversion file whole, or says everything that is wrong with it.
+ *
+ * @example readConversionFile([]).ok // false
+ */
 export function readConversionFile(document: unknown): Outcome<Plan> {
   if (typeof document !== 'object' || document === null || Array.isArray(document))
     return { ok: false, faults: [{ field: '', message: 'a conversion file must hold one JSON object' }] }

@@ -12,7 +12,11 @@ export interface Difference {
 
 const NOTHING = 'not known'
 
-/** Everything that differs from `before` to `after`, readable, in the plan's order. */
+/**
+ * Everything that differs from `before` to `after`, readable, in the plan's order.
+ *
+ * @example planDifference(emptyPlan('Lathe'), emptyPlan('Lathe')) // []
+ */
 export const planDifference = (before: Plan, after: Plan, system: UnitSystem = 'metric'): Difference[] =>
   compare(before, after, '', [], system)
 

@@ -13,14 +13,23 @@ export interface PlanField extends FieldMeta {
   stage: StageId
 }
 
-/** Where kinds of one thing have a field each, it is described for all of them together: the widest limits, every choice. */
+/**
+ * What a field of the plan is: its label, dimension, limits, choices and stage. Where kinds of one thing have a field each, it is described for all of them together: the widest limits, every choice.
+ * Throws on a path that no plan has.
+ *
+ * @example fieldAt('motor.powerW').stage // 'motor'
+ */
 export const fieldAt = (path: PlanPath): PlanField => {
   const field = fields.get(path) ?? fields.get(patternOf(path))
   if (!field) throw new Error(`The plan has no field ${path}`)
   return field
 }
 
-/** Whether a text from outside, such as a stored draft's, names a field of the plan. */
+/**
+ * Whether a text from outside, such as a stored draft's, names a field of the plan.
+ *
+ * @example isPlanPath('motor.powerKw') // false
+ */
 export const isPlanPath = (text: string): text is PlanPath => fields.has(patternOf(text))
 
 const patternOf = (path: string): string => path.replace(/\.\d+/g, '.0')

@@ -13,7 +13,7 @@ export type Patch = readonly Change[]
 /**
  * A change of one thing to a value that may stand there.
  *
- *     set('motor.powerW', 1500)
+ * @example set('motor.powerW', 1500) // { path: 'motor.powerW', value: 1500 }
  */
 export const set = <P extends PlanPath>(path: P, value: ValueAt<P>): Change => ({ path, value })
 
@@ -21,7 +21,12 @@ type Tree = Record<string, unknown> | unknown[]
 
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null
 
-/** What stands at a path, or undefined. */
+/**
+ * What stands at a path, or undefined.
+ *
+ * @example valueAt(emptyPlan('Lathe'), 'name') // 'Lathe'
+ * valueAt(emptyPlan('Lathe'), 'motor.powerW') // undefined
+ */
 export function valueAt(plan: unknown, path: PlanPath): unknown {
   let at: unknown = plan
   // Without a list of its steps: this is asked of every field at every key.
@@ -46,11 +51,19 @@ function withValue(tree: unknown, keys: readonly string[], value: unknown): unkn
   return Object.fromEntries(Object.entries(tree).filter(([k]) => k !== key))
 }
 
-/** The plan with the changes made, in order; the plan passed in is left alone. */
+/**
+ * The plan with the changes made, in order; the plan passed in is left alone.
+ *
+ * @example applyPatch(emptyPlan('Lathe'), [set('name', 'Mill')]).name // 'Mill'
+ */
 export const applyPatch = (plan: Plan, patch: Patch): Plan =>
   patch.reduce<Plan>((at, { path, value }) => withValue(at, path.split('.'), value) as Plan, plan)
 
-/** The patch that takes `patch` back when applied to the plan it produced from `plan`. */
+/**
+ * The patch that takes `patch` back when applied to the plan it produced from `plan`.
+ *
+ * @example inversePatch(emptyPlan('Lathe'), [set('name', 'Mill')]) // [{ path: 'name', value: 'Lathe' }]
+ */
 export function inversePatch(plan: Plan, patch: Patch): Patch {
   const inverse: Change[] = []
   let at = plan

@@ -63,7 +63,11 @@ export interface Plan extends Omit<Parsed, 'survey' | 'motor' | 'candidates'> {
   candidates: Omit<Parsed['candidates'], 'motors'> & { motors: MotorCandidate[] }
 }
 
-/** A plan in which nothing is known but the machine's name. */
+/**
+ * A plan in which nothing is known but the machine's name.
+ *
+ * @example emptyPlan('Lathe').survey.positions // []
+ */
 export const emptyPlan = (name: string): Plan => ({
   schemaVersion: PLAN_VERSION,
   name,

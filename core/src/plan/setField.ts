@@ -6,7 +6,9 @@ import type { PlanPath } from './planPath'
 
 /**
  * A field set to what was typed or chosen in it. Where the field is the kind of a thing, the whole thing becomes one of
- * that kind: what both kinds have stays, what the new one does not have goes.
+ * that kind: what both kinds have stays, what the new one does not have goes. Nothing is judged: the schema does that.
+ *
+ * @example setField(emptyPlan('Lathe'), 'name', 'Mill') // { path: 'name', value: 'Mill' }
  */
 export function setField(document: unknown, path: PlanPath, value: unknown): Change {
   const cut = path.lastIndexOf('.')

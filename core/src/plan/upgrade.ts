@@ -62,7 +62,11 @@ export function upgrade(
   return { ok: true, value: at }
 }
 
-/** Reads any stored or imported plan: upgraded, validated whole, every fault named. */
+/**
+ * Reads any stored or imported plan: upgraded, validated whole, every fault named.
+ *
+ * @example readPlan(emptyPlan('Lathe')).ok // true
+ */
 export function readPlan(document: unknown): Outcome<Plan> {
   const upgraded = upgrade(document)
   if (!upgraded.ok) return upgraded

@@ -81,6 +81,8 @@ function readLine(text: string): RawLine {
 /**
  * Reads the lines of a nameplate in any order, as stamped or pasted. The first reading of a field
  * counts, but a kind of motor that a drive cannot run counts over one that it can.
+ *
+ * @example readPlate('1.5 kW', emptyPlan('Lathe')).patch // [{ path: 'motor.powerW', value: 1500 }]
  */
 export function readPlate(text: string, plan: Plan): PlateReading {
   const lines = text

@@ -35,6 +35,10 @@ export function message(
   return parts
 }
 
-/** The sentence in one system of units. */
+/**
+ * The sentence in one system of units; amounts in it are held in base units.
+ *
+ * @example messageText(['Takes ', { value: 2, dimension: 'time' }, '.']) // 'Takes 2\u00a0s.'
+ */
 export const messageText = (said: Message, system: UnitSystem = 'metric'): string =>
   said.map((part) => (typeof part === 'string' ? part : printQuantity(part, system))).join('')

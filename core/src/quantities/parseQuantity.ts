@@ -48,7 +48,10 @@ function unitFor(dimension: Dimension, written: string, system: UnitSystem): Par
 
 /**
  * Reads one quantity and returns it in the dimension's base unit: `"3/4 hp"` gives 559.27 W.
- * A number without a unit is read in the unit that `system` prints.
+ * A number without a unit is read in the unit that `system` prints. Refuses, in a sentence for the person who typed,
+ * what is no number and a unit of another dimension.
+ *
+ * @example parseQuantity('1.5 kW', 'power') // { ok: true, value: 1500 }
  */
 export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number> {
   const trimmed = plainText(text)
@@ -79,7 +82,9 @@ function parseGauge(text: string, system: UnitSystem): Parsed<number> | undefine
 
 /**
  * Reads one or two values that share a unit, as plates print them: `230/400 V`, `6.0 / 3.5 A`, `230 V`.
- * Returned in the order written.
+ * Returned in the order written, in the base unit. Refuses more than two.
+ *
+ * @example parsePair('230/400 V', 'voltage') // { ok: true, value: [230, 400] }
  */
 export function parsePair(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number[]> {
   const pieces = plainText(text)

@@ -11,7 +11,12 @@ export interface Amount {
 const NO_BREAK = '\u00a0'
 const NARROW_NO_BREAK = '\u202f'
 
-/** Rounded to `digits` significant figures, at most `decimals` decimals, thousands parted, no trailing zeros. */
+/**
+ * Rounded to `digits` significant figures, at most `decimals` decimals, thousands parted by a narrow no-break space, no
+ * trailing zeros; `?` for what is not finite.
+ *
+ * @example printNumber(1419.6, 3, 1) // '1\u202f420'
+ */
 export function printNumber(value: number, digits: number, decimals: number): string {
   if (!Number.isFinite(value)) return '?'
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
@@ -24,7 +29,11 @@ export function printNumber(value: number, digits: number, decimals: number): st
   return `${sign}${grouped}${tail === '' ? '' : `.${tail}`}`
 }
 
-/** The bare number in the unit that a system prints, for scales. */
+/**
+ * The bare number in the unit that a system prints, for scales.
+ *
+ * @example inShownUnit({ value: 25.4, dimension: 'length' }, 'imperial') // 1
+ */
 export function inShownUnit({ value, dimension }: Amount, system: UnitSystem): number {
   const kind = dimensionKind(dimension)
   const unit = kind.units.find((u) => u.symbol === kind.shown[system])
@@ -44,7 +53,11 @@ export function quantityParts(amount: Amount, system: UnitSystem = 'metric'): { 
   return { number: printNumber(shown, kind.digits, kind.decimals), unit: symbol }
 }
 
-/** `1.5 kW`, held together by a no-break space. */
+/**
+ * `1.5 kW`, held together by a no-break space; the amount is in its dimension's base unit.
+ *
+ * @example printQuantity({ value: 1500, dimension: 'power' }, 'imperial') // '2.01\u00a0hp'
+ */
 export function printQuantity(amount: Amount, system: UnitSystem = 'metric'): string {
   const { number, unit } = quantityParts(amount, system)
   if (unit === '') return number

@@ -47,6 +47,8 @@ const phrases: readonly { words: RegExp; means: SupplyWords }[] = [
 /**
  * Reads what people call the wall: `two hot legs`, `110`, `240 single phase`, `400 V three-phase`.
  * A phrase fixes the wiring; a number beside it fixes the volts.
+ *
+ * @example parseSupplyWords('two hot legs').ok // true
  */
 export function parseSupplyWords(text: string): Parsed<SupplyWords> {
   const words = plainText(text).toLowerCase().replace(/[-,]/g, ' ').replace(/\s+/g, ' ')

@@ -1,4 +1,5 @@
-import { jobOn, spindleAt, type Given, type JobOn, verdictRank, type Wanted } from '../speeds'
+import { jobOn, type Given, type JobOn, verdictRank, type Wanted } from '../facts/spindle/jobOn'
+import { spindleAt } from '../facts/spindle/spindleAt'
 import { bitOf, bits, halfOf, HALVES } from './jobMask'
 import type { Ranked } from './rank'
 import type { SearchSpace } from './space'

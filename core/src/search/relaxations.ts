@@ -1,4 +1,4 @@
-import type { LibraryItem } from '../library'
+import type { LibraryItem } from '../library/libraryItem'
 import type { Plan } from '../plan'
 import { search } from './search'
 import { searchSpace } from './space'

@@ -1,7 +1,7 @@
 import { evaluate } from '../evaluate/evaluate'
 import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import type { Plan } from '../plan'
-import type { Wanted } from '../speeds'
+import type { Wanted } from '../facts/spindle/jobOn'
 import { JobTables, TrainJudge, wayIndex } from './judgeTrain'
 import { firstDifference as differsIn, ranking, type Ranked } from './rank'
 import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace } from './space'

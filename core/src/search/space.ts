@@ -1,6 +1,6 @@
 import { runsOnDrive } from '../facts/motor/motorFacts'
 import { leadConnections } from '../motor/leadConnections'
-import type { LibraryItem } from '../library'
+import type { LibraryItem } from '../library/libraryItem'
 import { motorWith, type Connection, type DrivePlate, type MotorPlate, type Plan } from '../plan'
 import { trainChoices, type TrainChoice } from './trains'
 import type { SearchCriteria } from './searchCriteria'

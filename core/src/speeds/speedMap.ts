@@ -51,7 +51,11 @@ export interface SpeedMap {
 /** Points of a curve: enough that its bends are seen. */
 const STEPS = 48
 
-/** Torque at the spindle over speed for every position, with the jobs on it; undefined while motor, drive or belts are not known. */
+/**
+ * Torque at the spindle over speed for every position, with the jobs on it; undefined while motor, drive or belts are not known.
+ *
+ * @example speedMap(emptyPlan('Lathe'), evaluate(emptyPlan('Lathe'))) // undefined
+ */
 export function speedMap(plan: Plan, evaluation: Evaluation): SpeedMap | undefined {
   const value = (id: FigureId | undefined) => (id === undefined ? undefined : evaluation.figures[id]?.value)
   if (!evaluation.torque) return undefined

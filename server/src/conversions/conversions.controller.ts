@@ -6,7 +6,7 @@ import {
   type NewConversion,
   type Restore,
   type UnreadSave,
-} from '@zesty/core'
+} from '@zesty/core/http'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { ConversionsService } from './conversions.service'

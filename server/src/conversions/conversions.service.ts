@@ -8,12 +8,10 @@ import {
   PLAN_VERSION,
   readConversionFile,
   readPlan,
-  type Fault,
-  type NewConversion,
-  type Outcome,
   type Plan,
-  type UnreadSave,
 } from '@zesty/core'
+import { type NewConversion, type UnreadSave } from '@zesty/core/http'
+import { type Fault, type Outcome } from '@zesty/core/rules'
 import { and, asc, desc, eq } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'

@@ -1,5 +1,5 @@
 import { Controller, Get, Param } from '@nestjs/common'
-import { jsonSchemas, schemaNames } from '@zesty/core'
+import { jsonSchemas, schemaNames } from '@zesty/core/formats'
 import { notFound } from '../problems/problem'
 
 @Controller('api/schema')

@@ -1,4 +1,4 @@
-import { libraryKinds } from '@zesty/core'
+import { libraryKinds } from '@zesty/core/library'
 import {
   boolean,
   index,

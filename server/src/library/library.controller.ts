@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common'
-import { libraryItemSchema, manyItemsSchema, type LibraryItem, type ManyItems } from '@zesty/core'
+import { manyItemsSchema, type ManyItems } from '@zesty/core/http'
+import { libraryItemSchema, type LibraryItem } from '@zesty/core/library'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { LibraryService } from './library.service'

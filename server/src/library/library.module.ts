@@ -1,5 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common'
-import type { LibraryItem } from '@zesty/core'
+import type { LibraryItem } from '@zesty/core/library'
 import { ShopsModule } from '../shops/shops.module'
 import { LibraryController } from './library.controller'
 import { LibraryService } from './library.service'

@@ -1,5 +1,6 @@
 import { Inject, Injectable, Logger } from '@nestjs/common'
-import { ITEM_VERSION, readItem, type KeptItem, type LibraryItem, type StoredItem, type TakenIn } from '@zesty/core'
+import { type KeptItem, type TakenIn } from '@zesty/core/http'
+import { ITEM_VERSION, readItem, type LibraryItem, type StoredItem } from '@zesty/core/library'
 import { asc, eq, sql } from 'drizzle-orm'
 import { isNameTaken } from '../db/databaseErrors'
 import { DATABASE, type Database } from '../db/database'

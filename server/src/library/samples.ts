@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { readLibraryCsv, type LibraryItem } from '@zesty/core'
+import { readLibraryCsv, type LibraryItem } from '@zesty/core/library'
 
 /** Injection token of the motors and drives that ship, all of them made up. */
 export const SAMPLES = Symbol('samples')

@@ -1,11 +1,9 @@
+import { conversionFileSchema } from '@zesty/core'
+import { forStrictReaders, evaluationSchema, withWords } from '@zesty/core/formats'
 import {
   conflictSchema,
-  conversionFileSchema,
   conversionSchema,
-  forStrictReaders,
-  evaluationSchema,
   keptItemSchema,
-  libraryItemSchema,
   machineLineSchema,
   manyItemsSchema,
   newConversionSchema,
@@ -21,8 +19,8 @@ import {
   shopLineSchema,
   shopSchema,
   takenInSchema,
-  withWords,
-} from '@zesty/core'
+} from '@zesty/core/http'
+import { libraryItemSchema } from '@zesty/core/library'
 import { z } from 'zod'
 
 const schemas = {

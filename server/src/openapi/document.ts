@@ -1,4 +1,4 @@
-import { schemaNames } from '@zesty/core'
+import { schemaNames } from '@zesty/core/formats'
 import { components } from './components'
 import { operations, tags, type Operation } from './operations'
 

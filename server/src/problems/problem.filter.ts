@@ -1,5 +1,5 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
-import type { Problem as ProblemDetails } from '@zesty/core'
+import type { Problem as ProblemDetails } from '@zesty/core/http'
 import type { Response } from 'express'
 import { causes, databaseCodes } from '../db/databaseErrors'
 import { problemDetails } from './problem'

@@ -1,5 +1,6 @@
 import { HttpException } from '@nestjs/common'
-import type { Fault, Problem as ProblemDetails } from '@zesty/core'
+import type { Problem as ProblemDetails } from '@zesty/core/http'
+import type { Fault } from '@zesty/core/rules'
 
 const titles: Record<number, string> = {
   400: 'Bad input',

@@ -1,5 +1,5 @@
 import { type PipeTransform } from '@nestjs/common'
-import { faultsOf } from '@zesty/core'
+import { faultsOf } from '@zesty/core/rules'
 import type { z } from 'zod'
 import { badInput } from './problem'
 

@@ -1,5 +1,5 @@
 import { Controller, Get, Param } from '@nestjs/common'
-import { describeRule, rules } from '@zesty/core'
+import { describeRule, rules } from '@zesty/core/rules'
 import { notFound } from '../problems/problem'
 
 @Controller('api/rules')

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common'
-import { newShopSchema, shopChangeSchema, type NewShop, type ShopChange } from '@zesty/core'
+import { newShopSchema, shopChangeSchema, type NewShop, type ShopChange } from '@zesty/core/http'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { ShopsService } from './shops.service'

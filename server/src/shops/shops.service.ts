@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common'
-import type { NewShop, ShopChange } from '@zesty/core'
+import type { NewShop, ShopChange } from '@zesty/core/http'
 import { count, eq } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, shops } from '../db/schema'

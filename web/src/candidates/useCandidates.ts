@@ -1,4 +1,4 @@
-import { MOST_BESIDE } from '@zesty/core'
+import { MOST_BESIDE } from '@zesty/core/library'
 import { useState } from 'react'
 import { useChange, usePlan } from '../state/openPlan'
 import { newId } from '../parts/newId'

@@ -1,6 +1,5 @@
 import {
   drawnStages,
-  motorRotation,
   numberOf,
   preferredDiameters,
   printQuantity,
@@ -11,6 +10,7 @@ import {
   type TrainLayout,
   type Wheel,
 } from '@zesty/core'
+import { motorRotation } from '@zesty/core/speeds'
 import { useRef, useState, type PointerEvent } from 'react'
 import { useEvaluation } from '../state/evaluation'
 import { useChange, usePlan } from '../state/openPlan'

@@ -1,4 +1,5 @@
-import { libraryCsv, readLibraryCsv, type Fault, type LibraryItem } from '@zesty/core'
+import { libraryCsv, readLibraryCsv, type LibraryItem } from '@zesty/core/library'
+import { type Fault } from '@zesty/core/rules'
 import { Download, Upload } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { api, problemText } from '../state/api'

@@ -1,4 +1,4 @@
-import type { LibraryItem } from '@zesty/core'
+import type { LibraryItem } from '@zesty/core/library'
 import { BookOpen } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { api, problemText } from '../state/api'

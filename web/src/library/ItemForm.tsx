@@ -1,4 +1,4 @@
-import type { KeptItem } from '@zesty/core'
+import type { KeptItem } from '@zesty/core/http'
 import { DriveFields } from './DriveFields'
 import { KeptForm } from './KeptForm'
 import { MotorFields } from './MotorFields'

@@ -1,4 +1,4 @@
-import type { KeptItem } from '@zesty/core'
+import type { KeptItem } from '@zesty/core/http'
 import type { ReactNode } from 'react'
 import { FieldDocumentContext } from '../parts/fieldDocument'
 import { Overlay } from '../parts/Overlay'

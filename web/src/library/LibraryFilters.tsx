@@ -1,4 +1,4 @@
-import type { PlateItem } from '@zesty/core'
+import type { PlateItem } from '@zesty/core/library'
 import { useId } from 'react'
 import { useUnits } from '../state/units'
 import { AmountField } from '../parts/DetachedField'

@@ -1,4 +1,4 @@
-import { addCandidate, takeItem } from '@zesty/core'
+import { addCandidate, takeItem } from '@zesty/core/library'
 import { Link } from 'react-router'
 import { notice } from '../state/notice'
 import { useChange, usePlan, useShopId } from '../state/openPlan'

@@ -4,11 +4,10 @@ import {
   inShownUnit,
   printNumber,
   type Dimension,
-  type LibraryKind,
   type PlanPath,
-  type PlateItem,
   type UnitSystem,
 } from '@zesty/core'
+import { type LibraryKind, type PlateItem } from '@zesty/core/library'
 
 export type PlateKind = Exclude<LibraryKind, 'circuit'>
 

@@ -1,4 +1,6 @@
-import { applyPatch, emptyPlan, type KeptItem, type LibraryItem, type Patch, type Plan } from '@zesty/core'
+import { applyPatch, emptyPlan, type Patch, type Plan } from '@zesty/core'
+import { type KeptItem } from '@zesty/core/http'
+import { type LibraryItem } from '@zesty/core/library'
 import { useMemo, useRef, useState } from 'react'
 import { api, problemText } from '../state/api'
 import type { TypedText } from '../state/planSlice'

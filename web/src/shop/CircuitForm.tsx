@@ -1,4 +1,4 @@
-import type { KeptItem } from '@zesty/core'
+import type { KeptItem } from '@zesty/core/http'
 import { KeptForm } from '../library/KeptForm'
 import { SelectField } from '../parts/ChoiceField'
 import { QuantityField } from '../parts/QuantityField'

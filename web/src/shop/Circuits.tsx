@@ -1,4 +1,6 @@
-import { circuitLoad, printQuantity, type CircuitLoad, type ReadableLine, type UnitSystem } from '@zesty/core'
+import { printQuantity, type UnitSystem } from '@zesty/core'
+import { type ReadableLine } from '@zesty/core/http'
+import { circuitLoad, type CircuitLoad } from '@zesty/core/library'
 import { Pencil, Plus } from 'lucide-react'
 import { useState } from 'react'
 import { api, problemText } from '../state/api'

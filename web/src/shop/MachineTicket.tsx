@@ -1,12 +1,5 @@
-import {
-  isReadable,
-  machineKinds,
-  messageText,
-  type MachineLine,
-  type ReadableLine,
-  type UnitSystem,
-  type UnreadableLine,
-} from '@zesty/core'
+import { machineKinds, messageText, type UnitSystem } from '@zesty/core'
+import { isReadable, type MachineLine, type ReadableLine, type UnreadableLine } from '@zesty/core/http'
 import { formatDistanceToNow } from 'date-fns'
 import { Trash2 } from 'lucide-react'
 import { Link } from 'react-router'

@@ -1,4 +1,4 @@
-import { isReadable, type MachineLine, type Shop } from '@zesty/core'
+import { isReadable, type MachineLine, type Shop } from '@zesty/core/http'
 import { BookOpen, Moon, Plus, Trash2, Upload } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'

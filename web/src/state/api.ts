@@ -9,11 +9,11 @@ import {
   shopLineSchema,
   shopSchema,
   takenInSchema,
-  type LibraryItem,
   type NewConversion,
   type NewShop,
   type ShopChange,
-} from '@zesty/core'
+} from '@zesty/core/http'
+import { type LibraryItem } from '@zesty/core/library'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { SerializedError } from '@reduxjs/toolkit'
 import { z } from 'zod'

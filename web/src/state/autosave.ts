@@ -1,4 +1,5 @@
-import { conflictSchema, conversionSchema, planDifference, problemSchema, type Conversion } from '@zesty/core'
+import { planDifference } from '@zesty/core'
+import { conflictSchema, conversionSchema, problemSchema, type Conversion } from '@zesty/core/http'
 import { createListenerMiddleware, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import {
   changed,

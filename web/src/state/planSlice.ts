@@ -1,12 +1,5 @@
-import {
-  applyPatch,
-  inversePatch,
-  type Change,
-  type Patch,
-  type Plan,
-  type PlanPath,
-  type Conversion,
-} from '@zesty/core'
+import { applyPatch, inversePatch, type Change, type Patch, type Plan, type PlanPath } from '@zesty/core'
+import { type Conversion } from '@zesty/core/http'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One press that can be taken back: what it did and what undoes it. */

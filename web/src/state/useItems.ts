@@ -1,4 +1,5 @@
-import type { KeptItem, LibraryKind } from '@zesty/core'
+import type { KeptItem } from '@zesty/core/http'
+import type { LibraryKind } from '@zesty/core/library'
 import { useMemo } from 'react'
 import { api } from './api'
 

@@ -1,14 +1,14 @@
 import '../state/withoutEval'
+import { type Plan } from '@zesty/core'
+import { type LibraryItem } from '@zesty/core/library'
 import {
   relaxations,
   search,
   searchSpace,
-  type LibraryItem,
-  type Plan,
   type Relaxation,
   type SearchState,
   type SearchCriteria,
-} from '@zesty/core'
+} from '@zesty/core/search'
 import { expose } from 'comlink'
 
 /** Milliseconds of work between two reports; the thread hears a cancel in between. */

@@ -10,7 +10,11 @@ const other = (sense: Rotation): Rotation => (sense === 'clockwise' ? 'counter-c
 export const motorRotation = ({ survey }: Plan): Rotation | undefined =>
   survey.motorFaces === undefined ? undefined : survey.motorFaces === 'same' ? 'clockwise' : 'counter-clockwise'
 
-/** How the spindle then turns; undefined where the train or where the motor points is not known. */
+/**
+ * How the spindle then turns; undefined where the train or where the motor points is not known.
+ *
+ * @example spindleRotation(emptyPlan('Lathe'), false) // undefined
+ */
 export function spindleRotation(plan: Plan, reversed: boolean | undefined): Rotation | undefined {
   const motor = motorRotation(plan)
   return motor === undefined || reversed === undefined ? undefined : reversed ? other(motor) : motor

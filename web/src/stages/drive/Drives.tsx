@@ -1,4 +1,5 @@
-import { compareDrives, takeDrive } from '@zesty/core'
+import { takeDrive } from '@zesty/core'
+import { compareDrives } from '@zesty/core/compare'
 import { useMemo } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'

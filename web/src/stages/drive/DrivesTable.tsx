@@ -6,9 +6,9 @@ import {
   hazards,
   jumpers,
   overloadClasses,
-  type DriveColumn,
   type FigureId,
 } from '@zesty/core'
+import { type DriveColumn } from '@zesty/core/compare'
 import { FigureValue } from '../../parts/FigureValue'
 import { Mark } from '../../parts/Mark'
 import { NotKnown, SideBySide, type ComparedGroup } from '../../parts/SideBySide'

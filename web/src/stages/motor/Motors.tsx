@@ -1,4 +1,5 @@
-import { compareMotors, takeMotor } from '@zesty/core'
+import { takeMotor } from '@zesty/core'
+import { compareMotors } from '@zesty/core/compare'
 import { useMemo } from 'react'
 import { useChange, usePlan } from '../../state/openPlan'
 import { CandidateButtons } from '../../candidates/CandidateButtons'

@@ -1,12 +1,5 @@
-import {
-  connections,
-  coolings,
-  insulationClasses,
-  printQuantity,
-  type FitLine,
-  type MotorColumn,
-  type FigureId,
-} from '@zesty/core'
+import { connections, coolings, insulationClasses, printQuantity, type FigureId } from '@zesty/core'
+import { type FitLine, type MotorColumn } from '@zesty/core/compare'
 import { useUnits } from '../../state/units'
 import { FigureValue } from '../../parts/FigureValue'
 import { Mark, type MarkKind } from '../../parts/Mark'

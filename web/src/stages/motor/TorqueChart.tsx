@@ -1,15 +1,5 @@
-import {
-  dimensionKind,
-  inShownUnit,
-  numberOf,
-  printNumber,
-  printQuantity,
-  shaftPower,
-  torqueCurves,
-  type TorqueCurves,
-  type HertzPoint,
-  type UnitSystem,
-} from '@zesty/core'
+import { dimensionKind, inShownUnit, numberOf, printNumber, printQuantity, type UnitSystem } from '@zesty/core'
+import { shaftPower, torqueCurves, type TorqueCurves, type HertzPoint } from '@zesty/core/speeds'
 import { area, line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'

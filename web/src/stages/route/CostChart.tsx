@@ -1,4 +1,5 @@
-import { isKnown, printNumber, type RouteComparison } from '@zesty/core'
+import { isKnown, printNumber } from '@zesty/core'
+import { type RouteComparison } from '@zesty/core/compare'
 import { line, scaleLinear } from 'd3'
 import { FigureValue } from '../../parts/FigureValue'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'

@@ -1,4 +1,5 @@
-import { inShownUnit, printNumber, printQuantity, type RouteComparison } from '@zesty/core'
+import { inShownUnit, printNumber, printQuantity } from '@zesty/core'
+import { type RouteComparison } from '@zesty/core/compare'
 import { line, scaleLinear } from 'd3'
 import { useUnits } from '../../state/units'
 import { YesNoField } from '../../parts/ChoiceField'

@@ -1,4 +1,5 @@
-import { isReadable, set } from '@zesty/core'
+import { set } from '@zesty/core'
+import { isReadable } from '@zesty/core/http'
 import { Plus } from 'lucide-react'
 import { api } from '../../state/api'
 import { useChange, useConversionId, usePlan, useShopId } from '../../state/openPlan'

@@ -1,4 +1,5 @@
-import { set, type RouteComparison, type RouteLine } from '@zesty/core'
+import { set } from '@zesty/core'
+import { type RouteComparison, type RouteLine } from '@zesty/core/compare'
 import { Check } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useChange, usePlan } from '../../state/openPlan'

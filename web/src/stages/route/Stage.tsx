@@ -1,4 +1,4 @@
-import { compareRoutes } from '@zesty/core'
+import { compareRoutes } from '@zesty/core/compare'
 import { lazy, useMemo } from 'react'
 import { EvaluationScope } from '../../state/evaluationScope'
 import { useEvaluation } from '../../state/evaluation'

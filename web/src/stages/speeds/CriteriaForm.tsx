@@ -1,4 +1,4 @@
-import { searchKeys, type SearchKey, type SearchCriteria } from '@zesty/core'
+import { searchKeys, type SearchKey, type SearchCriteria } from '@zesty/core/search'
 import { AmountField } from '../../parts/DetachedField'
 
 const keeps = [

@@ -1,13 +1,5 @@
-import {
-  changeOver,
-  printNumber,
-  printQuantity,
-  rotations,
-  speedChart,
-  speedChartCsv,
-  type ChangeOverLine,
-  type Evaluation,
-} from '@zesty/core'
+import { printNumber, printQuantity, type Evaluation } from '@zesty/core'
+import { changeOver, rotations, speedChart, speedChartCsv, type ChangeOverLine } from '@zesty/core/speeds'
 import { Download, Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'

@@ -1,4 +1,5 @@
-import { printNumber, type Combination } from '@zesty/core'
+import { printNumber } from '@zesty/core'
+import { type Combination } from '@zesty/core/search'
 import { scaleLinear } from 'd3'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { useWidth } from '../../parts/useWidth'

@@ -1,13 +1,5 @@
-import {
-  printNumber,
-  printQuantity,
-  messageText,
-  usualCriteria,
-  whyFirst,
-  type Combination,
-  type SearchState,
-  type SearchCriteria,
-} from '@zesty/core'
+import { printNumber, printQuantity, messageText } from '@zesty/core'
+import { usualCriteria, whyFirst, type Combination, type SearchState, type SearchCriteria } from '@zesty/core/search'
 import { Search, Square } from 'lucide-react'
 import { memo, useState } from 'react'
 import { api } from '../../state/api'

@@ -1,4 +1,5 @@
-import { dimensionKind, inShownUnit, printNumber, type MapPosition, type SpeedMap } from '@zesty/core'
+import { dimensionKind, inShownUnit, printNumber } from '@zesty/core'
+import { type MapPosition, type SpeedMap } from '@zesty/core/speeds'
 import { area, line, scaleLog } from 'd3'
 import { useUnits } from '../../state/units'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'

@@ -1,4 +1,5 @@
-import { coverage, printNumber, printQuantity, speedMap, type JobOn, type JobVerdict } from '@zesty/core'
+import { printNumber, printQuantity } from '@zesty/core'
+import { coverage, speedMap, type JobOn, type JobVerdict } from '@zesty/core/speeds'
 import { useMemo, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'

@@ -1,4 +1,4 @@
-import { leadsSwapped, rotations, spindleRotation } from '@zesty/core'
+import { leadsSwapped, rotations, spindleRotation } from '@zesty/core/speeds'
 import { ToggleGroup } from 'radix-ui'
 import { useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'

@@ -1,14 +1,6 @@
-import {
-  applyPatch,
-  evaluate,
-  isCovered,
-  printQuantity,
-  messageText,
-  speedMap,
-  takeCombination,
-  type Combination,
-  type Plan,
-} from '@zesty/core'
+import { applyPatch, evaluate, isCovered, printQuantity, messageText, type Plan } from '@zesty/core'
+import { takeCombination, type Combination } from '@zesty/core/search'
+import { speedMap } from '@zesty/core/speeds'
 import { useMemo } from 'react'
 import { DifferenceTable } from '../../parts/DifferenceTable'
 import { useChange, usePlan } from '../../state/openPlan'

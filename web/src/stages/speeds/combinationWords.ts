@@ -1,4 +1,5 @@
-import { connections, printNumber, type Combination } from '@zesty/core'
+import { connections, printNumber } from '@zesty/core'
+import { type Combination } from '@zesty/core/search'
 
 /** How the motor of a found combination is linked, in small letters. */
 export const connectionWords = ({ motor }: Combination): string => connections[motor.connection].toLowerCase()

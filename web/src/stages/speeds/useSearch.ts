@@ -1,4 +1,6 @@
-import type { Combination, LibraryItem, Plan, Relaxation, SearchState, SearchCriteria } from '@zesty/core'
+import type { Plan } from '@zesty/core'
+import type { LibraryItem } from '@zesty/core/library'
+import type { Combination, Relaxation, SearchState, SearchCriteria } from '@zesty/core/search'
 import { proxy, wrap, type Remote } from 'comlink'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Searcher } from '../../workers/search.worker'

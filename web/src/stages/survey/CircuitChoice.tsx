@@ -1,4 +1,5 @@
-import { branchCircuitOf, set, takeBranchCircuit } from '@zesty/core'
+import { set } from '@zesty/core'
+import { branchCircuitOf, takeBranchCircuit } from '@zesty/core/library'
 import { api, problemText } from '../../state/api'
 import { notice } from '../../state/notice'
 import { useChange, usePlan, useShopId } from '../../state/openPlan'

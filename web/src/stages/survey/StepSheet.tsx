@@ -1,13 +1,5 @@
-import {
-  parseQuantity,
-  printNumber,
-  messageText,
-  stepPositions,
-  stepsMatch,
-  type Position,
-  type StepCombination,
-  type StepTrain,
-} from '@zesty/core'
+import { parseQuantity, printNumber, messageText, type Position } from '@zesty/core'
+import { stepPositions, stepsMatch, type StepCombination, type StepTrain } from '@zesty/core/speeds'
 import { useState } from 'react'
 import { useChange, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'

@@ -1,0 +1,5 @@
+// Motors, drives and routes side by side.
+export { compareDrives, type DriveColumn } from '../compare/compareDrives'
+export { compareMotors, type MotorColumn } from '../compare/compareMotors'
+export { compareRoutes, type RouteComparison, type RouteLine } from '../compare/compareRoutes'
+export type { FitLine } from '../compare/motorFit'

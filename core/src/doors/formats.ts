@@ -1,0 +1,5 @@
+// The published JSON Schemas.
+export { evaluationSchema } from '../evaluate/evaluationSchema'
+export { forStrictReaders } from '../formats/forStrictReaders'
+export { jsonSchemas, schemaNames } from '../formats/jsonSchemas'
+export { withWords } from '../formats/withWords'

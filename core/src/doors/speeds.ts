@@ -1,0 +1,10 @@
+// What a screen draws of speeds: map, chart, torque curves, changing over, rotation.
+export type { JobOn, JobVerdict } from '../facts/spindle/jobOn'
+export { leadsSwapped, motorRotation, spindleRotation } from '../facts/spindle/spindleRotation'
+export { rotations } from '../plan/survey'
+export { changeOver, type ChangeOverLine } from '../speeds/changeOver'
+export { coverage } from '../speeds/coverage'
+export { speedChart, speedChartCsv } from '../speeds/speedChart'
+export { type MapPosition, type SpeedMap, speedMap } from '../speeds/speedMap'
+export { type StepCombination, stepPositions, stepsMatch, type StepTrain } from '../speeds/stepPositions'
+export { type HertzPoint, shaftPower, torqueCurves, type TorqueCurves } from '../speeds/torqueCurves'

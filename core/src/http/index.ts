@@ -1,6 +1,0 @@
-export * from './conversion'
-export * from './libraryAnswers'
-export * from './machineLine'
-export * from './problem'
-export * from './ruleWords'
-export * from './shop'

@@ -1,7 +1,0 @@
-export * from './circuitLoad'
-export * from './libraryColumns'
-export * from './libraryCsv'
-export * from './libraryItem'
-export * from './takeBranchCircuit'
-export * from './takeItem'
-export * from './readItem'

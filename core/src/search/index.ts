@@ -1,8 +1,0 @@
-export * from './explain'
-export * from './relaxations'
-export * from './search'
-export * from './space'
-export * from './takeCombination'
-export type { TrainChoice } from './trains'
-export * from './searchCriteria'
-export type { Unfit } from './variant'
