@@ -52,6 +52,7 @@ export async function formats() {
           names[0] === undefined ? '' : `urn:zesty-lathe:schema:${names[0]}`,
           await get(`${at}/export`),
         )
+        answer('it judged', 'urn:zesty-lathe:openapi#/components/schemas/JudgedConversion', await get(`${at}/judged`))
         answer('its evaluation', `urn:zesty-lathe:schema:${names[1]}`, await get(`${at}/evaluation`))
       }
       for (const item of await get(`/api/shops/${shop.id}/library`))

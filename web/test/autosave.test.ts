@@ -2,8 +2,8 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { emptyPlan, set, type Plan } from '@zesty/core'
 import { store } from '../src/state/store'
 import { readDraft } from '../src/state/draft'
-import { changed, closed, opened, settled, typedUnread } from '../src/state/planSlice'
-import { CONVERSION, conversion, keeps, open, problem, server } from './page'
+import { changed, closed, settled, typedUnread } from '../src/state/planSlice'
+import { CONVERSION, conversion, keeps, open, openWith, problem, server } from './page'
 
 const power = (powerW: number) => changed({ label: 'Power', patch: [set('motor.powerW', powerW)] })
 const plan: Plan = emptyPlan('Lathe')
@@ -12,7 +12,7 @@ const elapse = (ms: number) => jest.advanceTimersByTimeAsync(ms)
 beforeEach(() => {
   jest.useFakeTimers()
   localStorage.clear()
-  store.dispatch(opened({ conversion: conversion(plan) }))
+  openWith(plan)
 })
 afterEach(() => {
   store.dispatch(closed())

@@ -1,11 +1,12 @@
 import { jest } from '@jest/globals'
-import { emptyPlan, type Plan } from '@zesty/core'
+import { emptyPlan, evaluate, type Plan } from '@zesty/core'
 import { type Conversion, type Shop } from '@zesty/core/http'
 import { describeRule, rules, type Rule } from '@zesty/core/rules'
 import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { MemoryRouter, Route, Routes } from 'react-router'
+import { fetchJudge } from '../src/state/judging'
 import { store } from '../src/state/store'
 import { UnitsOfShop } from '../src/state/UnitsOfShop'
 import { closed, opened, type OpenPlan } from '../src/state/planSlice'
@@ -70,6 +71,9 @@ export const conversion = (plan: Plan, revision = 1): Conversion => ({
   savedAt: '2026-01-01T10:00:00Z',
 })
 
+/** The judge is at hand, as after a first touch. */
+await store.dispatch(fetchJudge())
+
 /** A server that keeps everything. */
 export const keeps: Answer = ({ baseRevision, plan }) => ({ status: 200, body: conversion(plan, baseRevision + 1) })
 
@@ -79,11 +83,16 @@ export const open = (): OpenPlan => {
   return now
 }
 
+/** A plan as the server gives it to be opened. */
+export const judged = (plan: Plan) => ({ conversion: conversion(plan), evaluation: evaluate(plan) })
+
+export const openWith = (plan: Plan) => void store.dispatch(opened(judged(plan)))
+
 /** Opens a plan and shows a part of the page on it. */
 export function show(part: ReactNode, plan: Plan = emptyPlan('Lathe')) {
   localStorage.clear()
   store.dispatch(closed())
-  store.dispatch(opened({ conversion: conversion(plan) }))
+  openWith(plan)
   return render(
     <Provider store={store}>
       <MemoryRouter initialEntries={['/conversions/c/motor']}>

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { emptyPlan, set, type Plan } from '@zesty/core'
+import { emptyPlan, evaluate, set, type Plan } from '@zesty/core'
 import { type Conversion } from '@zesty/core/http'
 import {
   changed,
@@ -27,7 +27,7 @@ type Action = Parameters<typeof planReducer>[1]
 const after = (...actions: Action[]): OpenPlan => {
   const { open } = actions.reduce<ReturnType<typeof planReducer>>(
     (state, action) => planReducer(state, action),
-    planReducer(undefined, opened({ conversion: conversion() })),
+    planReducer(undefined, opened({ conversion: conversion(), evaluation: evaluate(conversion().plan) })),
   )
   if (!open) throw new Error('nothing is open')
   return open

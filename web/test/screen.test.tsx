@@ -11,10 +11,10 @@ import { RouteCard } from '../src/conversion/RouteCard'
 import { TopBar } from '../src/conversion/TopBar'
 import { useKeys } from '../src/conversion/useKeys'
 import { api } from '../src/state/api'
-import { changed, closed, kept, opened } from '../src/state/planSlice'
+import { changed, closed, kept } from '../src/state/planSlice'
 import { overlayChanged } from '../src/state/screenSlice'
 import { store } from '../src/state/store'
-import { CONVERSION, conversion, keeps, open, problem, server, SHOP, show } from './page'
+import { CONVERSION, conversion, judged, keeps, open, problem, server, SHOP, show } from './page'
 
 afterEach(() => {
   cleanup()
@@ -31,7 +31,7 @@ function screenOf(plan: Plan, stage: string) {
   const shop = { id: SHOP, name: 'Shed', units: 'imperial', demo: false, createdAt: '2026-01-01T10:00:00Z' }
   globalThis.fetch = jest.fn(({ url }: { url: string }) =>
     Promise.resolve(
-      new Response(JSON.stringify(url.includes('/shops/') ? shop : conversion(plan)), {
+      new Response(JSON.stringify(url.includes('/shops/') ? shop : judged(plan)), {
         headers: { 'content-type': 'application/json' },
       }),
     ),
@@ -196,7 +196,6 @@ test('the answer to a save draws nothing anew but its mark', () => {
 })
 
 test('what the page judges with is what core judges', () => {
-  store.dispatch(opened({ conversion: conversion(emptyPlan('Lathe')) }))
   show(<Chain />, emptyPlan('Lathe'))
   const names = evaluate(emptyPlan('Lathe')).chain.map((link) => link.name)
   expect(names.every((name) => screen.getAllByText(name).length > 0)).toBe(true)

@@ -2,6 +2,7 @@
 export {
   type Conversion,
   conversionSchema,
+  judgedConversionSchema,
   type NewConversion,
   newConversionSchema,
   type Restore,

@@ -193,6 +193,9 @@ export const evaluationSchema = z
     description: 'What the product says about a conversion: figures with their working, findings, settings.',
   })
 
+/** An answer that holds an evaluation: `evaluationFits`, below, shows that its shape is the schema's. */
+export const evaluationAnswer = evaluationSchema as z.ZodType as z.ZodType<Evaluation, Evaluation>
+
 /** Types with every text taken as any text: what is held against the schema is the shape. */
 type Loose<T> = T extends string
   ? string

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { evaluationAnswer } from '../evaluate/evaluationSchema'
 import { planSchema, type Plan } from '../plan'
 
 /** The last number that the database has for a revision. */
@@ -27,6 +28,9 @@ export const conversionSchema = z.strictObject({
   plan: planSchema,
   savedAt: z.iso.datetime(),
 })
+
+/** A conversion with what the product says about it, as it is opened. */
+export const judgedConversionSchema = z.strictObject({ conversion: conversionSchema, evaluation: evaluationAnswer })
 
 export const revisionLineSchema = z.strictObject({
   revision,

@@ -14,8 +14,8 @@ export interface PlanField extends FieldMeta {
 }
 
 /**
- * What a field of the plan is: its label, dimension, limits, choices and stage. Where kinds of one thing have a field each, it is described for all of them together: the widest limits, every choice.
- * Throws on a path that no plan has.
+ * What a field of the plan is: its label, dimension, limits, choices and stage. Where kinds of one thing have a field
+ * each, it is described for all of them together: the widest limits, every choice. Throws on a path that no plan has.
  *
  * @example fieldAt('motor.powerW').stage // 'motor'
  */
@@ -48,23 +48,19 @@ export function schemaIn(document: unknown, path: string): z.core.$ZodType | und
   return schema && unwrap(schema) instanceof z.ZodUnion ? unwrap(schema) : schema
 }
 
-/** Whether the kind of thing in this document has the field; asked for every field at every key, so from a table. */
-export function hasField(document: unknown, path: PlanPath): boolean {
-  const conditions = kindsThatHave.get(path) ?? kindsThatHave.get(patternOf(path))
-  return (
-    conditions === undefined ||
-    conditions.every(({ depth, kinds }) => {
-      const thing = path.split('.').slice(0, depth).reduce(under, document)
-      return kinds.has(under(thing, 'kind'))
-    })
-  )
+/**
+ * The field as the kind of thing in this document has it; undefined where that kind does not have it. The same object
+ * every time, and from a table: it is asked of every field at every key.
+ */
+export function fieldIn(document: unknown, path: PlanPath): PlanField | undefined {
+  const inKinds = fieldsOfKinds.get(path) ?? fieldsOfKinds.get(patternOf(path))
+  if (!inKinds) return fieldAt(path)
+  const thing = path.split('.').slice(0, inKinds.depth).reduce(under, document)
+  return inKinds.byKind.get(under(thing, 'kind'))
 }
 
-/** The field as the kind of thing in this document has it; undefined where that kind does not have it. */
-export function fieldIn(document: unknown, path: PlanPath): PlanField | undefined {
-  const schema = schemaIn(document, path)
-  return schema && { ...fieldAt(path), ...describe(schema) }
-}
+/** Whether the kind of thing in this document has the field. */
+export const hasField = (document: unknown, path: PlanPath): boolean => fieldIn(document, path) !== undefined
 
 /** What stands under a key, where the value is of a kind to have keys. */
 const under = (value: unknown, key: string): unknown =>
@@ -125,26 +121,35 @@ const fields: ReadonlyMap<string, PlanField> = new Map(
   [...everyField(planSchema, '', undefined)].map(([path, field]): [string, PlanField] => [path, field]),
 )
 
-/** Where a path leads through a thing that comes in kinds: how many steps down it lies, and which kinds have the next. */
-interface KindCondition {
+/** Where a path leads through a thing that comes in kinds: how many steps down it lies, and the field as each kind has it. */
+interface FieldOfKinds {
   depth: number
-  kinds: ReadonlySet<unknown>
+  byKind: ReadonlyMap<unknown, PlanField>
 }
 
-const kindsThatHave: ReadonlyMap<string, readonly KindCondition[]> = new Map(
-  [...fields.keys()].flatMap((path): [string, KindCondition[]][] => {
+const fieldsOfKinds: ReadonlyMap<string, FieldOfKinds> = new Map(
+  [...fields].flatMap(([path, field]): [string, FieldOfKinds][] => {
     const steps = path.split('.')
-    const conditions = steps.flatMap((step, depth): KindCondition[] => {
+    for (const depth of steps.keys()) {
       const parent = depth === 0 ? planSchema : fields.get(steps.slice(0, depth).join('.'))?.schema
       const union = parent && unwrap(parent)
-      if (!(union instanceof z.ZodDiscriminatedUnion)) return []
-      const shapes = optionsOf(union)
-      const having = shapes.filter((shape) => step in shape)
-      return having.length === shapes.length ? [] : [{ depth, kinds: new Set(having.flatMap(kindsOf)) }]
-    })
-    return conditions.length === 0 ? [] : [[path, conditions]]
+      if (!(union instanceof z.ZodDiscriminatedUnion) || steps[depth] === union.def.discriminator) continue
+      const byKind = optionsOf(union)
+        .flatMap(kindsOf)
+        .flatMap((kind): [unknown, PlanField][] => {
+          const schema = schemaIn(documentWith(steps.slice(0, depth), { kind }), path)
+          return schema ? [[kind, { ...field, ...describe(schema) }]] : []
+        })
+      return [[path, { depth, byKind: new Map(byKind) }]]
+    }
+    return []
   }),
 )
+
+/** A document in which one thing stands at the end of some steps, and nothing else. */
+function documentWith(steps: readonly string[], thing: unknown): unknown {
+  return steps.reduceRight((inner, step) => ({ [step]: inner }), thing)
+}
 
 /** The kinds that a shape stands for; unnamed too where its kind may be left out. */
 function kindsOf(shape: Shape): unknown[] {

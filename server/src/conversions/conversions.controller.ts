@@ -51,6 +51,11 @@ export class ConversionsController {
     return this.conversions.evaluation(idOf(id, 'conversion'))
   }
 
+  @Get('conversions/:id/judged')
+  judged(@Param('id') id: string) {
+    return this.conversions.judged(idOf(id, 'conversion'))
+  }
+
   @Get('conversions/:id/export')
   exportFile(@Param('id') id: string) {
     return this.conversions.exportFile(idOf(id, 'conversion'))

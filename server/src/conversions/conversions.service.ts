@@ -132,7 +132,13 @@ export class ConversionsService {
   }
 
   async evaluation(id: string) {
-    return evaluate((await this.find(id)).plan)
+    return (await this.judged(id)).evaluation
+  }
+
+  /** One revision with its verdicts: asked for apart, a save between could part them. */
+  async judged(id: string) {
+    const conversion = await this.find(id)
+    return { conversion, evaluation: evaluate(conversion.plan) }
   }
 
   save(id: string, { baseRevision, plan }: UnreadSave): Promise<Conversion> {

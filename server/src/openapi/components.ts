@@ -3,6 +3,7 @@ import { forStrictReaders, evaluationSchema, withWords } from '@zesty/core/forma
 import {
   conflictSchema,
   conversionSchema,
+  judgedConversionSchema,
   keptItemSchema,
   machineLineSchema,
   manyItemsSchema,
@@ -29,6 +30,7 @@ const schemas = {
   NewShop: newShopSchema,
   ShopChange: shopChangeSchema,
   Conversion: conversionSchema,
+  JudgedConversion: judgedConversionSchema,
   NewConversion: newConversionSchema,
   Save: saveSchema,
   Restore: restoreSchema,

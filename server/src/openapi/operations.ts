@@ -142,6 +142,15 @@ export const operations: readonly Operation[] = [
   },
   {
     method: 'get',
+    path: '/api/conversions/{id}/judged',
+    id: 'openConversion',
+    tag: 'Conversions',
+    summary: 'One conversion at its newest revision, with what the product says about it',
+    answer: { status: 200, says: 'The conversion and its evaluation', schema: 'JudgedConversion' },
+    errors: [404, 422],
+  },
+  {
+    method: 'get',
     path: '/api/conversions/{id}/export',
     id: 'exportConversion',
     tag: 'Conversions',

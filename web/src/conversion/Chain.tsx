@@ -2,7 +2,8 @@ import { chainLinks, type ChainLink } from '@zesty/core'
 import { Mark } from '../parts/Mark'
 import { openStage } from '../state/goToField'
 import { Text } from '../parts/Text'
-import { useEvaluation } from '../state/evaluation'
+import { selectIsBehind, useEvaluation } from '../state/evaluation'
+import { useAppSelector } from '../state/store'
 
 const edge: Record<ChainLink['state'], string> = {
   stop: 'border-oxide shadow-[inset_0_3px_0_var(--oxide)]',
@@ -15,18 +16,38 @@ const edge: Record<ChainLink['state'], string> = {
 /** Wall to spindle, always in view; every change answers here at once. */
 export function Chain() {
   const { chain } = useEvaluation()
+  const isBehind = useAppSelector(selectIsBehind)
+  const isLost = useAppSelector((state) => state.judging.lost)
   return (
-    <nav
-      aria-label="The chain from wall to spindle"
-      className="overflow-x-auto border-b border-rule px-3 py-2.5 sm:px-4"
-      tabIndex={-1}
-    >
-      <ol className="flex min-w-max items-stretch lg:grid lg:min-w-0 lg:grid-cols-[1fr_22px_1fr_22px_1.2fr_22px_0.95fr_22px_1.1fr]">
-        {chain.map((link, i) => (
-          <ChainItem key={link.id} link={link} first={i === 0} />
-        ))}
-      </ol>
-    </nav>
+    <>
+      {isBehind && isLost && <Behind />}
+      <nav
+        aria-busy={isBehind}
+        aria-label="The chain from wall to spindle"
+        className="overflow-x-auto border-b border-rule px-3 py-2.5 sm:px-4"
+        tabIndex={-1}
+      >
+        <ol className="flex min-w-max items-stretch lg:grid lg:min-w-0 lg:grid-cols-[1fr_22px_1fr_22px_1.2fr_22px_0.95fr_22px_1.1fr]">
+          {chain.map((link, i) => (
+            <ChainItem key={link.id} link={link} first={i === 0} />
+          ))}
+        </ol>
+      </nav>
+    </>
+  )
+}
+
+/** Verdicts that no longer belong to the plan must not pass for verdicts on it. */
+function Behind() {
+  return (
+    <p role="alert" className="flex flex-wrap items-center gap-3 border-b border-oxide px-4 py-2">
+      <Mark kind="stop" />
+      What is said here is from before your change: the page could not fetch what works it out. Nothing you typed is
+      lost.
+      <button type="button" className="btn" onClick={() => window.location.reload()}>
+        Load the page again
+      </button>
+    </p>
   )
 }
 

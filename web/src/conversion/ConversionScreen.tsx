@@ -13,6 +13,8 @@ import { Overlays } from './Overlays'
 import { closed, opened } from '../state/planSlice'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
+import { fetchJudge } from '../state/judging'
+import { useJudge } from './useJudge'
 import { useKeys } from './useKeys'
 
 interface StageModule {
@@ -38,12 +40,22 @@ export function ConversionScreen() {
   const { data, error, refetch } = api.useConversionQuery(id, { refetchOnMountOrArgChange: true })
 
   useEffect(() => {
-    if (!data || data.id !== id) return
+    if (data?.conversion.id !== id) return
+    let left = false
     const draft = readDraft(id)
-    if (!draft) dispatch(opened({ conversion: data }))
-    else if (draft.baseRevision === data.revision || JSON.stringify(draft.plan) === JSON.stringify(data.plan))
-      dispatch(opened({ conversion: data, draft: draft.plan, typed: draft.typed }))
-    else dispatch(opened({ conversion: data, draft: draft.plan, typed: draft.typed, theirs: data }))
+    if (!draft) dispatch(opened(data))
+    else
+      void dispatch(fetchJudge()).then(() => {
+        if (left) return
+        const { conversion } = data
+        const laid = { ...data, draft: draft.plan, typed: draft.typed }
+        const continues =
+          draft.baseRevision === conversion.revision || JSON.stringify(draft.plan) === JSON.stringify(conversion.plan)
+        dispatch(opened(continues ? laid : { ...laid, theirs: conversion }))
+      })
+    return () => {
+      left = true
+    }
   }, [data, id, dispatch])
   useEffect(() => () => void dispatch(closed()), [id, dispatch])
   // Its screen comes while the plan does.
@@ -91,6 +103,7 @@ function OpenConversion() {
     document.title = `${name ?? ''} - Zesty Lathe`
   }, [name])
   useKeys(stage)
+  useJudge()
 
   return (
     <UnitsOfShop shopId={shopId}>

@@ -26,11 +26,9 @@ export function useHeld(path: PlanPath): unknown {
 /** The field as the kind of thing in the document has it; undefined where that kind does not have it, and nothing is shown. */
 export function useField(path: PlanPath): PlanField | undefined {
   const host = useContext(FieldDocumentContext)
-  const own = useAppSelector((state) => (host ? undefined : fieldIn(selectPlan(state), path)), isSameField)
+  const own = useAppSelector((state) => (host ? undefined : fieldIn(selectPlan(state), path)))
   return host ? fieldIn(host.document, path) : own
 }
-
-const isSameField = (a: PlanField | undefined, b: PlanField | undefined): boolean => a?.schema === b?.schema
 
 /** Sets what the field holds. */
 export function useSetField(path: PlanPath): (label: string, value: unknown) => void {

@@ -1,5 +1,6 @@
 import {
   conversionSchema,
+  judgedConversionSchema,
   keptItemSchema,
   machineLineSchema,
   problemSchema,
@@ -88,8 +89,8 @@ export const api = createApi({
       invalidatesTags: ['Machine', 'Shop'],
     }),
     conversion: b.query({
-      query: (id: string) => `conversions/${id}`,
-      responseSchema: conversionSchema,
+      query: (id: string) => `conversions/${id}/judged`,
+      responseSchema: judgedConversionSchema,
       keepUnusedDataFor: 0,
     }),
     revisions: b.query({

@@ -1,11 +1,23 @@
-import { evaluator, type Evaluation, type Figure, type FigureId } from '@zesty/core'
+import type { Evaluation, Figure, FigureId } from '@zesty/core'
 import { createSelector } from '@reduxjs/toolkit'
 import { useContext } from 'react'
 import { EvaluationScope, type Scope } from './evaluationScope'
-import { selectPlan } from './openPlan'
-import { useAppSelector } from './store'
+import { selectOpen, selectPlan } from './openPlan'
+import { useAppSelector, type RootState } from './store'
 
-export const selectEvaluation = createSelector(selectPlan, evaluator())
+const selectJudge = (state: RootState) => state.judging.judge
+const selectFirst = (state: RootState) => selectOpen(state).first
+
+export const selectEvaluation = createSelector(
+  [selectPlan, selectJudge, selectFirst],
+  (plan, judge, first): Evaluation => judge?.(plan) ?? first.evaluation,
+)
+
+/** Whether what is shown was said of the plan as it was opened, and the plan has changed since. */
+export const selectIsBehind = createSelector(
+  [selectPlan, selectJudge, selectFirst],
+  (plan, judge, first) => judge === undefined && plan !== first.plan,
+)
 
 /** What the product says about the open plan. */
 export const useEvaluation = (): Evaluation => useAppSelector(selectEvaluation)

@@ -3,7 +3,7 @@ import { useCallback } from 'react'
 import { useAppDispatch, useAppSelector, type RootState } from './store'
 import { changed, type OpenPlan } from './planSlice'
 
-const selectOpen = (state: RootState): OpenPlan => {
+export const selectOpen = (state: RootState): OpenPlan => {
   const { open } = state.plan
   if (!open) throw new Error('no plan is open')
   return open

@@ -1,4 +1,12 @@
-import { applyPatch, inversePatch, type Change, type Patch, type Plan, type PlanPath } from '@zesty/core'
+import {
+  applyPatch,
+  inversePatch,
+  type Change,
+  type Patch,
+  type Evaluation,
+  type Plan,
+  type PlanPath,
+} from '@zesty/core'
 import { type Conversion } from '@zesty/core/http'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 
@@ -32,6 +40,8 @@ export interface OpenPlan {
   plan: Plan
   /** The plan as the server has it. */
   keptPlan: Plan
+  /** What the server said about the plan as it was opened. */
+  first: { plan: Plan; evaluation: Evaluation }
   keeping: Keeping
   undo: Step[]
   redo: Step[]
@@ -49,9 +59,10 @@ const planSlice = createSlice({
     opened: (
       _state,
       {
-        payload: { conversion, draft, typed, theirs },
+        payload: { conversion, evaluation, draft, typed, theirs },
       }: PayloadAction<{
         conversion: Conversion
+        evaluation: Evaluation
         draft?: Plan
         typed?: TypedTexts
         theirs?: Conversion
@@ -64,6 +75,7 @@ const planSlice = createSlice({
         revision,
         plan: draft ?? plan,
         keptPlan: plan,
+        first: { plan, evaluation },
         keeping: { state: 'kept', at: savedAt },
         undo: [],
         redo: [],

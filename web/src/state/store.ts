@@ -3,10 +3,11 @@ import { useDispatch, useSelector, useStore } from 'react-redux'
 import { autosaving } from './autosave'
 import { planReducer } from './planSlice'
 import { api } from './api'
+import { judgingReducer } from './judging'
 import { screenReducer } from './screenSlice'
 
 export const store = configureStore({
-  reducer: { plan: planReducer, screen: screenReducer, [api.reducerPath]: api.reducer },
+  reducer: { plan: planReducer, screen: screenReducer, judging: judgingReducer, [api.reducerPath]: api.reducer },
   middleware: (defaults) =>
     defaults({ serializableCheck: false, immutableCheck: false }).prepend(autosaving()).concat(api.middleware),
 })

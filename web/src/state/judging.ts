@@ -1,0 +1,42 @@
+import type { Evaluation, Plan } from '@zesty/core'
+import { createAsyncThunk, createSlice } from '@reduxjs/toolkit'
+
+/** Says what the product says about a plan. */
+export type Judge = (plan: Plan) => Evaluation
+
+/**
+ * Who judges the open plan. The server has judged it as it was opened; from the first touch the page does, at every key.
+ * A judge cannot be had where the server is gone or holds another release.
+ */
+interface Judging {
+  judge: Judge | undefined
+  lost: boolean
+}
+
+/** Brings the judge, once. Never fails: where it cannot be had, the state says so, and it may be asked for again. */
+export const fetchJudge = createAsyncThunk(
+  'judging/fetch',
+  async (): Promise<Judge> => (await import('./judge')).newJudge(),
+  {
+    condition: (_, { getState }) => (getState() as { judging: Judging }).judging.judge === undefined,
+  },
+)
+
+const initialState: Judging = { judge: undefined, lost: false }
+
+const judgingSlice = createSlice({
+  name: 'judging',
+  initialState,
+  reducers: {},
+  extraReducers: (builder) =>
+    builder
+      .addCase(fetchJudge.fulfilled, (state, { payload }) => {
+        state.judge ??= payload
+        state.lost = false
+      })
+      .addCase(fetchJudge.rejected, (state, { meta }) => {
+        if (!meta.condition) state.lost = true
+      }),
+})
+
+export const judgingReducer = judgingSlice.reducer
