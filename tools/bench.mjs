@@ -41,11 +41,11 @@ export async function bench() {
   /** @type {Line[]} */
   const lines = [...(await evaluateLines()), ...(await searchLines()), ...(await pageLines())]
   console.log(`\nYardstick of this machine: ${stick.toFixed(1)} ms; a time is told in thousandths of it too.`)
-  console.log(`\n${'what'.padEnd(48)}${'measured'.padEnd(24)}${'ratio'.padEnd(10)}${'budget'.padEnd(18)}`)
+  console.log(`\n${'what'.padEnd(48)}${'measured'.padEnd(34)}${'ratio'.padEnd(10)}${'budget'.padEnd(18)}`)
   for (const { name, measured, budget, met, ms } of lines) {
     const ratio = ms === undefined ? '' : ((1000 * ms) / stick).toPrecision(3)
     console.log(
-      `${name.padEnd(48)}${measured.padEnd(24)}${ratio.padEnd(10)}${budget.padEnd(18)}${met ? 'met' : 'NOT MET'}`,
+      `${name.padEnd(48)}${measured.padEnd(34)}${ratio.padEnd(10)}${budget.padEnd(18)}${met ? 'met' : 'NOT MET'}`,
     )
   }
   if (lines.some((l) => !l.met)) process.exitCode = 1
@@ -262,12 +262,22 @@ async function browserLines(url, machine) {
     await page.goto(`${url}/conversions/${machine}/motor`)
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.waitForLoadState('networkidle')
+    await page.evaluate(`void (window.told = [], new PerformanceObserver((list) => {
+      for (const { name, duration } of list.getEntries()) if (name === 'keydown') window.told.push(duration)
+    }).observe({ type: 'event', durationThreshold: 16 }))`)
     const times = await keystrokes(page)
+    const told = /** @type {number[]} */ (await page.evaluate('window.told'))
     const frames = await framesWhileSearching(page, url, machine)
     return [
       ...loads,
       timed('key to repainted chain, median', quantile(times, 0.5), 33),
       timed('key to repainted chain, p95', quantile(times, 0.95), 33),
+      {
+        name: 'key to next paint as Chromium tells it, p95',
+        measured: `${quantile(told, 0.95).toFixed(0)} ms in steps of 8`,
+        budget: 'told',
+        met: true,
+      },
       {
         name: `frames a second, ${frames.seconds.toFixed(0)} s of a search`,
         measured: `${frames.perSecond.toFixed(0)}, longest ${frames.longest.toFixed(0)} ms`,
@@ -292,21 +302,37 @@ async function firstLoad(browser, url, machine, view) {
   await page.goto(view === 'shop' ? `${url}/shops/${shopId}` : `${url}/conversions/${machine}/${view}`)
   await page.getByRole('heading', { level: 1 }).waitFor()
   await page.waitForLoadState('networkidle')
-  const received = /** @type {[string, number][]} */ (
-    await page.evaluate(
-      `[...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')].map((e) => [e.name, e.transferSize])`,
-    )
-  )
+  const first = await received(page)
+  // Whoever touches the page may change something: what judges the plan comes then.
+  await page.mouse.move(640, 400)
+  await page.waitForTimeout(300)
+  await page.waitForLoadState('networkidle')
+  const touched = await received(page)
   await context.close()
-  const sum = (/** @type {[string, number][]} */ of) => of.reduce((total, [, size]) => total + size, 0)
-  const script = sum(received.filter(([name]) => name.endsWith('.js')))
+  const script = first.script
   return {
     name: `first load of ${view}, script received`,
-    measured: `${(script / 1000).toFixed(0)} kB of ${(sum(received) / 1000).toFixed(0)}`,
+    measured: `${kB(script)} of ${kB(first.all)}, touched ${kB(touched.script)}`,
     budget: `at most ${SCRIPT_BUDGET / 1000} kB`,
     met: script <= SCRIPT_BUDGET,
   }
 }
+
+/**
+ * What Chromium received for a page until now, bytes.
+ * @param {import('@playwright/test').Page} page
+ */
+async function received(page) {
+  const entries = /** @type {[string, number][]} */ (
+    await page.evaluate(
+      `[...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')].map((e) => [e.name, e.transferSize])`,
+    )
+  )
+  const sum = (/** @type {[string, number][]} */ of) => of.reduce((total, [, size]) => total + size, 0)
+  return { all: sum(entries), script: sum(entries.filter(([name]) => name.endsWith('.js'))) }
+}
+
+const kB = (/** @type {number} */ bytes) => `${(bytes / 1000).toFixed(0)} kB`
 
 /**
  * Frames that the page paints while its worker searches every motor and drive that ships, turned pulleys allowed.
@@ -333,7 +359,7 @@ async function framesWhileSearching(page, url, machine) {
 
 /**
  * Types other powers into the plate and measures, in the page, from the key that commits one to
- * the frame after the one in which the chain has changed, by when that one has been painted.
+ * the painting of the frame in which the chain has changed.
  * @param {import('@playwright/test').Page} page @returns {Promise<number[]>}
  */
 async function keystrokes(page) {
@@ -347,7 +373,12 @@ async function keystrokes(page) {
       const before = chain.textContent
       const watch = () => requestAnimationFrame(() => {
         if (chain.textContent === before) watch()
-        else requestAnimationFrame(() => resolve(performance.now() - event.timeStamp))
+        else {
+          // A message sent in a frame comes after that frame is painted.
+          const { port1, port2 } = new MessageChannel()
+          port1.onmessage = () => resolve(performance.now() - event.timeStamp)
+          port2.postMessage(0)
+        }
       })
       watch()
     }, { once: true, capture: true })))`)
