@@ -12,10 +12,10 @@ export interface FigureInput {
   key: string
   label: string
   value: number | string | boolean
-  dimension?: Dimension
-  basis?: Basis
+  dimension?: Dimension | undefined
+  basis?: Basis | undefined
   /** The figure it came from, to be opened in turn. */
-  figureId?: FigureId
+  figureId?: FigureId | undefined
 }
 
 /** A number the product shows, with everything needed to show its working. Values are in base units. */
@@ -27,10 +27,10 @@ export interface Figure {
   basis: Basis
   /** True where it, or anything it came from, is a typical planning value. */
   restsOnTypical: boolean
-  ruleId?: RuleId
+  ruleId?: RuleId | undefined
   /** For given and typical values: the plan field, or the table they came from. */
-  path?: PlanPath
-  citation?: string
+  path?: PlanPath | undefined
+  citation?: string | undefined
   from: FigureInput[]
 }
 

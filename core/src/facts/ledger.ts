@@ -74,16 +74,7 @@ export class Ledger {
     const value = valueAt(this.plan, path)
     const name = label ?? field.label
     if (typeof value !== 'number') return this.keep({ id: path, label: name, missing: [path] })
-    return this.keep({
-      id: path,
-      label: name,
-      value,
-      dimension: field.dimension ?? 'number',
-      basis: 'given',
-      restsOnTypical: false,
-      path,
-      from: [],
-    })
+    return this.keep(figure(path, name, field.dimension ?? 'number', value, 'given', false, NOTHING, { path }))
   }
 
   /** What the person typed, or else what is taken in its place. */
@@ -103,19 +94,8 @@ export class Ledger {
     const own = override ? valueAt(this.plan, override) : undefined
     const { id, label, dimension } = naming
     if (override && typeof own === 'number')
-      return this.keep({
-        id,
-        label,
-        dimension,
-        value: own,
-        basis: 'given',
-        restsOnTypical: false,
-        path: override,
-        from: [],
-      })
-    const figure: Figure = { id, label, dimension, value, basis: 'typical', restsOnTypical: true, citation, from: [] }
-    if (override) figure.path = override
-    return this.keep(figure)
+      return this.keep(figure(id, label, dimension, own, 'given', false, NOTHING, { path: override }))
+    return this.keep(figure(id, label, dimension, value, 'typical', true, NOTHING, { path: override, citation }))
   }
 
   /** A figure that is decided elsewhere (a setting), booked with what it rests on. */
@@ -123,17 +103,8 @@ export class Ledger {
     const { id, label, dimension } = naming
     const lines: FigureInput[] = []
     for (const f of from) if (isKnown(f)) lines.push(inputLine(f.id, f))
-    const figure: Figure = {
-      id,
-      label,
-      value,
-      dimension,
-      basis,
-      restsOnTypical: basis === 'typical' || restOnTypical(from),
-      from: lines,
-    }
-    if (note !== undefined) figure.citation = note
-    return this.keep(figure)
+    const restsOnTypical = basis === 'typical' || restOnTypical(from)
+    return this.keep(figure(id, label, dimension, value, basis, restsOnTypical, lines, { citation: note }))
   }
 
   block(naming: Pick<Naming, 'id' | 'label'>, from: readonly FigureState[], refusal?: string): Blocked {
@@ -177,37 +148,28 @@ export class Ledger {
     // One pass and no copies: this runs for every figure at every keystroke.
     const values: Record<string, unknown> = {}
     const lines: FigureInput[] = []
-    let unknown: FigureState[] | undefined
-    let restsOnTypical = planning
-    const see = (reading: FigureState): void => {
-      if (!isKnown(reading)) (unknown ??= []).push(reading)
-      else if (reading.restsOnTypical) restsOnTypical = true
+    const run: Run<z.output<O>> = {
+      ruleId: rule.id,
+      lines,
+      unknown: undefined,
+      restsOnTypical: planning,
+      basis: 'computed',
+      output: undefined,
+      refusal: undefined,
     }
     for (const key in inputs) {
       const input = (inputs as Readonly<Record<string, Input>>)[key]
       if (input === undefined) continue
       if (isRaw(input)) {
         values[key] = input.raw
-        lines.push({ key, label: input.label, value: input.shown })
-        input.from?.forEach(see)
-        continue
+        lines.push(rawLine(key, input))
+        if (input.from) for (const figure of input.from) rest(run, figure)
+      } else if (rest(run, input)) {
+        values[key] = input.value
+        lines.push(inputLine(key, input))
       }
-      see(input)
-      if (!isKnown(input)) continue
-      values[key] = input.value
-      lines.push(inputLine(key, input))
     }
-    // Of one shape whatever comes of it, so that booking stays quick.
-    const run: Run<z.output<O>> = {
-      ruleId: rule.id,
-      lines,
-      unknown,
-      restsOnTypical,
-      basis: 'computed',
-      output: undefined,
-      refusal: undefined,
-    }
-    if (unknown) return run
+    if (run.unknown) return run
     const result = rule.run(values)
     if (result.ok) {
       run.output = result.value
@@ -224,16 +186,9 @@ export class Ledger {
   ): FigureState {
     const value = output?.[key]
     if (value === undefined) return this.block(naming, unknown ?? [], refusal)
-    return this.keep({
-      id: naming.id,
-      label: naming.label,
-      value: Number(value),
-      dimension: naming.dimension,
-      basis,
-      restsOnTypical: restsOnTypical || basis === 'typical',
-      ruleId,
-      from: lines,
-    })
+    const { id, label, dimension } = naming
+    const typical = restsOnTypical || basis === 'typical'
+    return this.keep(figure(id, label, dimension, Number(value), basis, typical, lines, { ruleId }))
   }
 }
 
@@ -242,12 +197,36 @@ interface Run<O> {
   ruleId: RuleId
   lines: FigureInput[]
   /** Inputs that are not known; then it did not run. */
-  unknown: readonly FigureState[] | undefined
+  unknown: FigureState[] | undefined
   restsOnTypical: boolean
   basis: Figure['basis']
   output: O | undefined
   refusal: string | undefined
 }
+
+/** What a run rests on an input for: whether it is known, and whether it is typical. */
+function rest(run: Run<unknown>, input: FigureState): input is Figure {
+  if (!isKnown(input)) {
+    ;(run.unknown ??= []).push(input)
+    return false
+  }
+  if (input.restsOnTypical) run.restsOnTypical = true
+  return true
+}
+
+const NOTHING: FigureInput[] = []
+
+/** Every figure has the same keys in the same order, known or not: thousands are read at every key, and one shape is read fastest. */
+const figure = (
+  id: FigureId,
+  label: string,
+  dimension: Dimension,
+  value: number,
+  basis: Basis,
+  restsOnTypical: boolean,
+  from: FigureInput[],
+  { ruleId, path, citation }: Pick<Figure, 'ruleId' | 'path' | 'citation'>,
+): Figure => ({ id, label, value, dimension, basis, restsOnTypical, ruleId, path, citation, from })
 
 const restOnTypical = (readings: readonly FigureState[]): boolean =>
   readings.some((r) => isKnown(r) && r.restsOnTypical)
@@ -255,6 +234,15 @@ const restOnTypical = (readings: readonly FigureState[]): boolean =>
 const missingOf = (readings: readonly FigureState[]): PlanPath[] => [
   ...new Set(readings.flatMap((r) => (isKnown(r) ? [] : r.missing))),
 ]
+
+const rawLine = (key: string, { label, shown }: Raw): FigureInput => ({
+  key,
+  label,
+  value: shown,
+  dimension: undefined,
+  basis: undefined,
+  figureId: undefined,
+})
 
 const inputLine = (key: string, f: Figure): FigureInput => ({
   key,

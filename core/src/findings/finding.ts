@@ -58,10 +58,7 @@ export interface Judgement<Id extends string = string> {
  * question: one that is not would be a bug, and throws.
  */
 const possible = ({ patch }: Remedy): boolean =>
-  patch.every(({ path, value }) => {
-    const { schema } = fieldAt(path)
-    return value === undefined || schema.safeParse(value).success
-  })
+  patch.every(({ path, value }) => value === undefined || fieldAt(path).accepts(value))
 
 /** Most judgements find nothing, at every keystroke. */
 const NONE: Finding[] = []

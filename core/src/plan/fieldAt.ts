@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { acceptorOf } from '../rules/quickInput'
 import type { StageId } from '../stages/stages'
 import type { FieldMeta } from './field'
 import { planSchema } from './plan'
@@ -7,6 +8,8 @@ import type { PlanPath } from './planPath'
 /** A field's words and limits, found in the plan's schema. */
 export interface PlanField extends FieldMeta {
   schema: z.ZodType
+  /** Whether the plan may hold a value here. */
+  accepts: (value: unknown) => boolean
   min?: number
   max?: number
   /** The stage of the work on which it is typed: its own, or its section's. */
@@ -32,7 +35,23 @@ export const fieldAt = (path: PlanPath): PlanField => {
  */
 export const isPlanPath = (text: string): text is PlanPath => fields.has(patternOf(text))
 
-const patternOf = (path: string): string => path.replace(/\.\d+/g, '.0')
+/** The path into the first item of each list. Without a regular expression: it is asked of every figure at every key. */
+function patternOf(path: string): string {
+  let pattern = ''
+  let kept = 0
+  for (let dot = path.indexOf('.'); dot !== -1;) {
+    let end = dot + 1
+    while (isDigit(path.charCodeAt(end))) end += 1
+    if (end > dot + 1 && (end === path.length || path[end] === '.')) {
+      pattern += `${path.slice(kept, dot)}.0`
+      kept = end
+    }
+    dot = path.indexOf('.', end)
+  }
+  return kept === 0 ? path : pattern + path.slice(kept)
+}
+
+const isDigit = (code: number): boolean => code >= 48 && code <= 57
 
 /** Every path of the plan, of lists the path into their first item. */
 export const planPaths = (): PlanPath[] => [...fields.keys()] as PlanPath[]
@@ -100,7 +119,11 @@ function together(shapes: readonly Shape[], key: string): z.ZodType | undefined 
 function describe(schema: z.core.$ZodType): Omit<PlanField, 'stage' | 'label'> & Partial<PlanField> {
   const inner = unwrap(schema)
   const own = z.globalRegistry.get(schema) as Partial<PlanField> | undefined
-  const field: Omit<PlanField, 'stage' | 'label'> & Partial<PlanField> = { ...own, schema: schema as z.ZodType }
+  const field: Omit<PlanField, 'stage' | 'label'> & Partial<PlanField> = {
+    ...own,
+    schema: schema as z.ZodType,
+    accepts: acceptorOf(schema as z.ZodType),
+  }
   if (inner instanceof z.ZodNumber) {
     if (inner.minValue !== null) field.min = inner.minValue
     if (inner.maxValue !== null) field.max = inner.maxValue

@@ -34,7 +34,7 @@ export function valueAt(plan: unknown, path: PlanPath): unknown {
     const dot = path.indexOf('.', from)
     const end = dot === -1 ? path.length : dot
     const key = path.slice(from, end)
-    if (!isTree(at) || !Object.hasOwn(at, key)) return undefined
+    if (!isTree(at)) return undefined
     at = (at as Record<string, unknown>)[key]
     from = end + 1
   }

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 
-/** Reads one field: its value, or nothing where the schema itself must look at it. */
-type Reads = (value: unknown) => { value: unknown } | undefined
+/** What a reader gives where the schema itself must look. */
+const LEFT = Symbol('left to the schema')
+
+/** Reads one field: its value, or LEFT. */
+type Reads = (value: unknown) => unknown
 
 /**
  * The way past a rule's schema for input that is plainly right: numbers between limits, choices, booleans. A rule
@@ -9,42 +12,50 @@ type Reads = (value: unknown) => { value: unknown } | undefined
  * right, or of another shape, gives nothing and goes to the schema, which alone refuses and words why.
  */
 export function quickInput<I extends z.ZodObject>(input: I): (given: unknown) => z.output<I> | undefined {
-  if ((input.def.checks?.length ?? 0) > 0) return () => undefined
-  const fields = Object.entries(input.shape).map(([key, schema]) => ({ key, reads: readerOf(schema as z.ZodType) }))
+  const reads = objectReader(input)
   return (given) => {
-    if (typeof given !== 'object' || given === null) return undefined
-    const read: Record<string, unknown> = {}
+    const read = reads(given)
+    return read === LEFT ? undefined : (read as z.output<I>)
+  }
+}
+
+/** What was given itself, where it is right as it is; a copy where something was filled in. */
+function objectReader(schema: z.ZodObject): Reads {
+  if ((schema.def.checks?.length ?? 0) > 0) return () => LEFT
+  const fields = Object.entries(schema.shape).map(([key, field]) => ({ key, reads: readerOf(field as z.ZodType) }))
+  return (given) => {
+    if (typeof given !== 'object' || given === null) return LEFT
+    let read = given as Record<string, unknown>
     let seen = 0
     for (const { key, reads } of fields) {
       const value = (given as Record<string, unknown>)[key]
-      if (key in given) seen += 1
+      if (value !== undefined || key in given) seen += 1
       const found = reads(value)
-      if (!found) return undefined
-      if (found.value !== undefined) read[key] = found.value
+      if (found === LEFT) return LEFT
+      if (found === value) continue
+      if (read === given) read = { ...read }
+      read[key] = found
     }
     // A key that no field took is one too many.
-    return Object.keys(given).length === seen ? (read as z.output<I>) : undefined
+    return Object.keys(given).length === seen ? read : LEFT
   }
+}
+
+/** Whether a schema takes a value: its own answer, without its reasons where the answer is plain. */
+export function acceptorOf(schema: z.ZodType): (value: unknown) => boolean {
+  const reads = readerOf(schema)
+  return (value) => reads(value) !== LEFT || schema.safeParse(value).success
 }
 
 function readerOf(schema: z.ZodType): Reads {
   if (schema instanceof z.ZodOptional) return absent(readerOf(schema.unwrap() as z.ZodType), undefined)
   if (schema instanceof z.ZodDefault) return absent(readerOf(schema.unwrap() as z.ZodType), schema.def.defaultValue)
   if (schema instanceof z.ZodNumber) return numberReader(schema) ?? bySchema(schema)
-  if (schema instanceof z.ZodBoolean) return (value) => (typeof value === 'boolean' ? { value } : undefined)
-  if (schema instanceof z.ZodEnum) {
-    const options: ReadonlySet<unknown> = new Set(schema.options)
-    return (value) => (options.has(value) ? { value } : undefined)
-  }
+  if (schema instanceof z.ZodBoolean) return (value) => (typeof value === 'boolean' ? value : LEFT)
+  if (schema instanceof z.ZodEnum) return oneOf(new Set(schema.options))
   if (schema instanceof z.ZodUnion) return literalsReader(schema) ?? bySchema(schema)
   if (schema instanceof z.ZodArray) return arrayReader(schema) ?? bySchema(schema)
-  if (schema instanceof z.ZodObject) {
-    const quick = quickInput(schema)
-    return (value) => {
-      const read = quick(value)
-      return read && { value: read }
-    }
-  }
+  if (schema instanceof z.ZodObject) return objectReader(schema)
   return bySchema(schema)
 }
 
@@ -53,20 +64,23 @@ const bySchema =
   (schema: z.ZodType): Reads =>
   (value) => {
     const parsed = schema.safeParse(value)
-    return parsed.success ? { value: parsed.data } : undefined
+    return parsed.success ? parsed.data : LEFT
   }
 
 const absent =
   (reads: Reads, instead: unknown): Reads =>
   (value) =>
-    value === undefined ? { value: instead } : reads(value)
+    value === undefined ? instead : reads(value)
+
+const oneOf =
+  (options: ReadonlySet<unknown>): Reads =>
+  (value) =>
+    options.has(value) ? value : LEFT
 
 /** One of several literals. */
 function literalsReader(schema: z.ZodUnion): Reads | undefined {
   const options = schema.options.map((o) => (o instanceof z.ZodLiteral ? [...o.values] : undefined))
-  if (options.includes(undefined)) return undefined
-  const values: ReadonlySet<unknown> = new Set(options.flat())
-  return (value) => (values.has(value) ? { value } : undefined)
+  return options.includes(undefined) ? undefined : oneOf(new Set(options.flat()))
 }
 
 /** Numbers with no checks but limits, whole ones, and even ones. */
@@ -104,27 +118,30 @@ function numberReader(schema: z.ZodNumber): Reads | undefined {
     value >= least &&
     value <= most &&
     (!whole || (Number.isSafeInteger(value) && value % step === 0))
-      ? { value }
-      : undefined
+      ? value
+      : LEFT
 }
 
-/** Lists with no check but how long they may be. */
+/** Lists with no checks but how short and how long they may be. */
 function arrayReader(schema: z.ZodArray): Reads | undefined {
   const item = readerOf(schema.element as z.ZodType)
-  let most = Infinity
+  let [least, most] = [0, Infinity]
   for (const { _zod } of schema.def.checks ?? []) {
-    const { check, maximum } = _zod.def as z.core.$ZodCheckDef & { maximum?: unknown }
-    if (check !== 'max_length' || typeof maximum !== 'number') return undefined
-    most = Math.min(most, maximum)
+    const { minimum, maximum } = _zod.def as z.core.$ZodCheckDef & { minimum?: unknown; maximum?: unknown }
+    if (typeof minimum === 'number') least = Math.max(least, minimum)
+    else if (typeof maximum === 'number') most = Math.min(most, maximum)
+    else return undefined
   }
   return (value) => {
-    if (!Array.isArray(value) || value.length > most) return undefined
-    const read: unknown[] = []
-    for (const each of value as unknown[]) {
+    if (!Array.isArray(value) || value.length < least || value.length > most) return LEFT
+    let read = value as unknown[]
+    for (const [i, each] of value.entries()) {
       const found = item(each)
-      if (!found) return undefined
-      read.push(found.value)
+      if (found === LEFT) return LEFT
+      if (found === each) continue
+      if (read === value) read = [...read]
+      read[i] = found
     }
-    return { value: read }
+    return read
   }
 }
