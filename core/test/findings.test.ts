@@ -19,15 +19,16 @@ const find = (plan: Plan, id: string): Finding | undefined =>
 test('the sound plan has nothing to stop for or watch', () => expect(urgent(soundPlan())).toEqual([]))
 
 describe('each mistake is found', () => {
-  test.each(mistakes)('%s is a %s: %j', (id, severity, patch, labels) => {
+  test.each(mistakes)('%s is a %s: %j', (id, severity, patch, labels, title, says) => {
     const plan = spoiled(...patch)
     expect(readPlan(plan)).toEqual({ ok: true, value: plan })
     const finding = find(plan, id)
-    expect([finding?.severity, (finding?.says.length ?? 0) > 0, (finding?.why ?? '').length > 20]).toEqual([
+    expect([finding?.severity, plainText(finding?.title ?? []), plainText(finding?.says ?? [])]).toEqual([
       severity,
-      true,
-      true,
+      title,
+      says,
     ])
+    expect(finding?.why ?? '').toMatch(/^[A-Z].{20,}[.?]$/)
     expect(finding?.remedies.map((r) => plainText(r.label))).toEqual(labels)
   })
   test.each(mistakes)('every remedy of %s (%s) is a valid plan that no longer has it: %j', (id, _severity, patch) => {

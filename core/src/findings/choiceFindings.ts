@@ -2,7 +2,7 @@ import { numberOf } from '../facts/figure'
 import { ONE_SIZE, sizeUpReasons } from '../facts/drive/sizing'
 import { terminalNeeds } from '../facts/drive/terminalNeeds'
 import { connections, set } from '../plan'
-import { amount, amps, hertz, message, type Message } from '../quantities'
+import { amount, amps, hertz, listed, message, type Message } from '../quantities'
 import { judgement } from './finding'
 
 /** Choices of drive and links that good people make either way, with what speaks for each here. */
@@ -30,7 +30,7 @@ export const choiceFindings = [
       ? undefined
       : {
           severity: 'watch',
-          title: message`The drive lacks ${lacking.map((n) => n.what).join(', ')}`,
+          title: message`The drive lacks ${listed(lacking.map((n) => n.what))}`,
           says: message`The controls want ${lacking.map((n) => `${n.what} for ${n.because}`).join('; ')}.`,
           why: 'Found out with the panel half wired, it costs a relay, a module or another drive.',
           path: 'drive.digitalInputs',

@@ -1,7 +1,7 @@
 import { ingressOf, letsIn } from '../facts/drive/ingress'
 import { numberOf } from '../facts/figure'
 import { hazards, set, type Plan } from '../plan'
-import { amount, amps, percent, message, volts } from '../quantities'
+import { amount, amps, listed, percent, message, volts } from '../quantities'
 import { judgement, type Remedy } from './finding'
 
 const RATED_AIR_C = 40
@@ -58,13 +58,13 @@ export const installationFindings = [
     const ingress = ingressOf(plan.drive.enclosure)
     const entering = ingress ? letsIn(ingress, plan.survey.hazards) : plan.survey.hazards
     if (entering.length === 0) return undefined
-    const named = entering.map((h) => hazards[h].toLowerCase()).join(', ')
+    const named = listed(entering.map((h) => hazards[h].toLowerCase()))
     return {
       severity: ingress ? 'stop' : 'watch',
-      title: ingress ? message`An open drive where the ${named} flies` : message`Is the drive sealed against ${named}?`,
+      title: ingress ? message`An open drive within reach of ${named}` : message`Is the drive sealed against ${named}?`,
       says: ingress
-        ? message`${plan.drive.enclosure ?? ''} does not keep out: ${named}.`
-        : message`It hangs on the machine, where ${named} reaches it, and its enclosure is not known.`,
+        ? message`${plan.drive.enclosure ?? ''} does not keep out ${named}.`
+        : message`It hangs on the machine, within reach of ${named}, and its enclosure is not known.`,
       why: 'Grit and coolant on the boards short the bus at full volts. Sealed on the machine or open in a clean place: both are right, an open drive on the machine is not.',
       remedies: [apart, { label: message`Put it in a closed box`, patch: [set('installation.place', 'in-box')] }],
       path: 'drive.enclosure',

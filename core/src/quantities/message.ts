@@ -35,6 +35,11 @@ export function message(
   return parts
 }
 
+const list = new Intl.ListFormat('en-GB')
+
+/** Things named one after the other: `chips, oil and water`. */
+export const listed = (names: readonly string[]): string => list.format(names)
+
 /**
  * The sentence in one system of units; amounts in it are held in base units.
  *

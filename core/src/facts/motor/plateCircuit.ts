@@ -39,7 +39,20 @@ export function plateCircuit(
   const fault = result.ok ? undefined : result.faults[0]
   memory.made = result.ok
     ? { circuit: result.value.circuit }
-    : { contradiction: `${fault?.field ?? ''} ${fault?.message ?? ''}`.trim() }
+    : { contradiction: inPlateWords(`${fault?.field ?? ''} ${fault?.message ?? ''}`.trim()) }
   memory.key = key
   return memory.made
 }
+
+/** What the rule's inputs are called by whoever reads a plate. */
+const plateWords: Readonly<Record<string, string>> = {
+  powerW: 'the power',
+  voltageV: 'the volts',
+  currentA: 'the amps',
+  ratedSpeedRpm: 'the speed',
+  powerFactor: 'cos phi',
+  efficiency: 'the efficiency',
+}
+
+const inPlateWords = (fault: string): string =>
+  fault.replace(/\b[a-z]+[A-Z]\w*|^efficiency\b/g, (key) => plateWords[key] ?? key)
