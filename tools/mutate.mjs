@@ -42,8 +42,21 @@ export default { ...all.projects.find((p) => p.displayName === 'core'), rootDir:
   return at
 }
 
+/** What is likely to notice, and quick, first. */
+const suites = [
+  'findings|belts|physics',
+  'contracts|speeds|circuitAndStop|motorCircuit|facts',
+  'evaluate|compare|search',
+]
+
 /** Whether core's tests notice; the first that fails is enough. @param {string} at @returns {Promise<boolean>} */
-const noticed = (at) =>
+async function noticed(at) {
+  for (const suite of suites) if (await fails(at, suite)) return true
+  return false
+}
+
+/** @param {string} at @param {string} suite @returns {Promise<boolean>} */
+const fails = (at, suite) =>
   new Promise((resolve, reject) => {
     const child = spawn(
       process.execPath,
@@ -56,7 +69,7 @@ const noticed = (at) =>
         '--config',
         join(at, 'jest.config.mjs'),
         '--testPathPatterns',
-        'findings|belts|physics|speeds|circuitAndStop|motorCircuit|evaluate|compare|search|contracts',
+        suite,
       ],
       { cwd: at, stdio: 'ignore' },
     )

@@ -4,7 +4,8 @@ import { compareDrives } from '../src/compare/compareDrives'
 import { compareRoutes } from '../src/compare/compareRoutes'
 import { evaluate } from '../src/evaluate/evaluate'
 import { beltKeys, figureKeys, jobKeys, positionKeys } from '../src/facts/figureId'
-import { fieldAt, set, type Plan } from '../src/plan'
+import { applyPatch, fieldAt, isPlanPath, readPlan, set, type Plan } from '../src/plan'
+import { messageText } from '../src/quantities'
 import { rules } from '../src/rulebook/registry'
 import { stageIds, stages } from '../src/stages/stages'
 import { arbitraryPlan } from './arbitraryPlan'
@@ -75,6 +76,54 @@ describe('a finding', () => {
   test('names only figures that some plan books', () => {
     const named = plans.flatMap((plan) => evaluate(plan).findings.flatMap((f) => f.figures))
     expect([...new Set(named.map(kindOf))].filter((id) => !booked.has(id))).toEqual([])
+  })
+})
+
+/** Every path at which a plan holds something. */
+const heldPaths = (value: unknown, at = ''): string[] =>
+  typeof value === 'object' && value !== null
+    ? Object.entries(value).flatMap(([key, inner]) => {
+        const path = at === '' ? key : `${at}.${key}`
+        return [path, ...heldPaths(inner, path)]
+      })
+    : []
+
+/** A plan with any one thing taken out of it, where it is still a plan. */
+const withoutOne = (plan: Plan): { path: string; plan: Plan }[] =>
+  heldPaths(plan)
+    .filter(isPlanPath)
+    .flatMap((path) => {
+      const read = readPlan(applyPatch(plan, [{ path, value: undefined }]))
+      return read.ok ? [{ path, plan: read.value }] : []
+    })
+
+describe('whatever one thing is not known', () => {
+  const lacking = [soundPlan(), ...demoPlans.values()].flatMap(withoutOne)
+  test('there is much to leave out', () => expect(lacking.length).toBeGreaterThan(500))
+  test('what is said has no hole in it', () => {
+    // A drive that may not stand on one phase gives no torque, and that is no hole.
+    const fed = lacking.filter(({ plan }) => evaluate(plan).figures['drive.outputA']?.value !== 0)
+    const holes = fed.flatMap(({ path, plan }) =>
+      evaluate(plan).findings.flatMap(({ id, title, says, remedies }) =>
+        [title, says, ...remedies.map((r) => r.label)]
+          .filter(
+            (said) =>
+              said.some((part) => typeof part !== 'string' && (!Number.isFinite(part.value) || part.value === 0)) ||
+              /undefined|NaN|Infinity|\?\?|  /.test(messageText(said).replace(/\u202f/g, '')),
+          )
+          .map((said) => `without ${path}, ${id}: ${messageText(said)}`),
+      ),
+    )
+    expect(holes).toEqual([])
+  })
+  test('a finding opens to figures that are known there', () => {
+    const closed = lacking.flatMap(({ path, plan }) => {
+      const { findings, figures } = evaluate(plan)
+      return findings.flatMap((f) =>
+        f.figures.filter((id) => !figures[id]).map((id) => `without ${path}, ${f.id}: ${id}`),
+      )
+    })
+    expect(closed).toEqual([])
   })
 })
 

@@ -55,7 +55,7 @@ const other = (stage: TransmissionStage): Patch => [set('survey.positions.1.tran
 
 const kindOfMotor = (kind: string): Change => setField(soundPlan(), 'motor.kind', kind)
 
-/** Each way to spoil the sound plan, the finding it must bring, how grave, what is offered against it, by label, and what is said. */
+/** Each way to spoil the sound plan, the finding it must bring, how grave, what is offered against it, by label, what is said, and the field to go to. */
 export const mistakes: [
   id: string,
   severity: Finding['severity'],
@@ -63,6 +63,8 @@ export const mistakes: [
   remedies: string[],
   title: string,
   says: string,
+  why: string,
+  path: string,
 ][] = [
   [
     'motor.kind',
@@ -71,6 +73,8 @@ export const mistakes: [
     [],
     'This motor cannot go on the drive as it is',
     'A single-phase motor cannot be given variable speed by a three-phase drive.',
+    'Its capacitor and start winding burn at any but mains hertz. It must be replaced by a three-phase motor.',
+    'motor.kind',
   ],
   [
     'motor.kind',
@@ -79,6 +83,8 @@ export const mistakes: [
     [],
     'This motor cannot go on the drive as it is',
     'A universal motor has brushes; a three-phase drive cannot run it.',
+    'It wants a controller of its own kind, or a three-phase motor in its place.',
+    'motor.kind',
   ],
   [
     'motor.kind',
@@ -87,6 +93,8 @@ export const mistakes: [
     [],
     'This motor cannot go on the drive as it is',
     'A direct-current motor has brushes and wants a direct-current drive; a three-phase drive cannot run it.',
+    'Keep its own system while it works, or replace the motor.',
+    'motor.kind',
   ],
   [
     'motor.kind',
@@ -95,6 +103,8 @@ export const mistakes: [
     [],
     'This motor cannot go on the drive as it is',
     'A brushless motor runs only on a driver made for it; a drive of this kind cannot run it.',
+    'Its driver must know where the rotor stands, and gives it volts of its own.',
+    'motor.kind',
   ],
   [
     'motor.kind',
@@ -103,6 +113,8 @@ export const mistakes: [
     [],
     'This motor cannot go on the drive as it is',
     'A stepper or servo motor runs only on its own controller; a drive of this kind cannot run it.',
+    'It wants currents placed by a controller that knows where the rotor stands.',
+    'motor.kind',
   ],
   [
     'motor.kind',
@@ -111,6 +123,8 @@ export const mistakes: [
     ['Use one winding, typed at its own plate'],
     'This motor cannot go on the drive as it is',
     'The two speeds are made by changing poles; its leads are never linked as star and delta.',
+    'On a drive only one winding may be used, at that winding’s own plate, with the other left open and insulated. Linked wrongly it burns.',
+    'motor.kind',
   ],
   [
     'motor.plate-speed',
@@ -119,6 +133,8 @@ export const mistakes: [
     [],
     'The plate’s speed and hertz contradict each other',
     '3 100 rpm at 50 Hz is not a running induction motor: the speed must be at most 3000 rpm, the two-pole synchronous speed at 50 Hz.',
+    'Poles, slip and torque all come from these two. Read the plate again; one of them may belong to the other half of the world.',
+    'motor.ratedSpeedRpm',
   ],
   [
     'motor.plate-speed',
@@ -127,6 +143,8 @@ export const mistakes: [
     [],
     'The plate’s speed and hertz contradict each other',
     '1 100 rpm at 50 Hz is not a running induction motor: the speed implies a slip of 26.7 %; at most 25 % is a running induction motor (from 1125 to 1500 rpm for 4 poles).',
+    'Poles, slip and torque all come from these two. Read the plate again; one of them may belong to the other half of the world.',
+    'motor.ratedSpeedRpm',
   ],
   [
     'motor.plate-poles',
@@ -135,6 +153,8 @@ export const mistakes: [
     ['Take 4 poles from the speed'],
     'The plate’s poles and speed contradict each other',
     'The plate says 6 poles; 1 420 rpm at 50 Hz is 4.',
+    'Every speed that follows rests on the poles.',
+    'motor.platePoles',
   ],
   [
     'motor.plate-amps',
@@ -143,6 +163,8 @@ export const mistakes: [
     [],
     'The plate’s amps are far from its power and volts',
     '1.5 kW at 230 V and 2.5 A would mean efficiency times cos phi of 1.506; a motor has 0.3 to 0.95.',
+    'The amps are too few for that power: they may belong to the other voltage.',
+    'motor.lowVoltageA',
   ],
   [
     'motor.plate-amps',
@@ -151,6 +173,8 @@ export const mistakes: [
     [],
     'The plate’s amps are far from its power and volts',
     '1.5 kW at 230 V and 30 A would mean efficiency times cos phi of 0.126; a motor has 0.3 to 0.95.',
+    'The amps are too many for that power: they may belong to the other voltage, or to starting.',
+    'motor.lowVoltageA',
   ],
   [
     'motor.plate-pair',
@@ -159,6 +183,8 @@ export const mistakes: [
     [],
     'The two amps do not belong to the two volts',
     '230 V at 6 A and 400 V at 6 A are not the same power.',
+    'Drive size and overload rest on the amps for the links used.',
+    'motor.highVoltageA',
   ],
   [
     'motor.plate-pair/volts',
@@ -167,6 +193,8 @@ export const mistakes: [
     ['Change them over'],
     'The two voltages are the wrong way round',
     'The higher is 200 V, the lower 230 V.',
+    'The lower belongs to delta or parallel, the higher to star or series.',
+    'motor.lowVoltageV',
   ],
   [
     'motor.links-and-leads',
@@ -175,6 +203,8 @@ export const mistakes: [
     [],
     'These links do not belong to these leads',
     '9 leads, star cannot be linked “Delta”.',
+    'Six leads are linked star or delta; nine leads low (parallel) or high (series); twelve low or high, each as star or delta. The picture inside the lid is the authority.',
+    'motor.connection',
   ],
   [
     'motor.flux/under',
@@ -183,6 +213,8 @@ export const mistakes: [
     ['Move links to delta', 'Set base to 29 Hz: full torque up to there'],
     'Links are in star: torque is lost',
     'The drive gives 230 V at 50 Hz; linked so the motor wants 400 V at 50 Hz. Flux 57.5 %, pull-out torque 33.1 %: about 3.34 N m where 10.1 N m should be.',
+    'It runs, sounds right and has no pull; pushed, it draws more amps than the winding may carry.',
+    'motor.connection',
   ],
   [
     'motor.overload/other-links',
@@ -191,6 +223,8 @@ export const mistakes: [
     ['Move links to delta', 'Enter 3.5 A'],
     'Overload left at the amps of the other links',
     'It is set to 6 A; the plate allows 3.5 A for these links. The windings could carry 171 % of their amps.',
+    'The overload is all that stands between a stall and a burnt winding.',
+    'settings.inDrive.overloadA',
   ],
   [
     'motor.flux/over',
@@ -199,6 +233,8 @@ export const mistakes: [
     ['Move links to star', 'Set motor volts to 230 V'],
     'The drive gives more volts than these links may have',
     '400 V at 50 Hz against the plate’s 230 V at 50 Hz: 174 % of the flux it was built for.',
+    'The iron saturates, the amps rise without any load and the winding burns.',
+    'motor.connection',
   ],
   [
     'motor.flux/over',
@@ -207,6 +243,8 @@ export const mistakes: [
     ['Set base to the plate’s 60 Hz'],
     'Base hertz belong to the other half of the world',
     '230 V at 50 Hz against the plate’s 230 V at 60 Hz: 120 % of the flux it was built for.',
+    'The iron saturates, the amps rise without any load and the winding burns.',
+    'motor.connection',
   ],
   [
     'motor.flux/under',
@@ -215,6 +253,8 @@ export const mistakes: [
     ['Set base to the plate’s 50 Hz'],
     'Base hertz belong to the other half of the world',
     'The drive gives 230 V at 60 Hz; linked so the motor wants 230 V at 50 Hz. Flux 83.3 %, pull-out torque 69.4 %: about 7.01 N m where 10.1 N m should be.',
+    'It runs, sounds right and has no pull; pushed, it draws more amps than the winding may carry.',
+    'motor.connection',
   ],
   [
     'motor.overload/over',
@@ -223,6 +263,8 @@ export const mistakes: [
     ['Enter 6 A'],
     'Overload above the motor’s plate',
     'It is set to 7 A; the plate allows 6 A for these links.',
+    'The overload is all that stands between a stall and a burnt winding.',
+    'settings.inDrive.overloadA',
   ],
   [
     'motor.overload/as-arrived',
@@ -231,6 +273,8 @@ export const mistakes: [
     ['Enter 6 A'],
     'The drive protects itself, not this motor',
     'Until it is set, the overload stands at the drive’s own 7 A; the motor’s plate is 6 A.',
+    'A stalled or overworked motor burns before the drive trips.',
+    'settings.inDrive.overloadA',
   ],
   [
     'motor.overload/over',
@@ -239,6 +283,8 @@ export const mistakes: [
     ['Enter 6 A'],
     'Overload at the service-factor amps',
     'It is set to 6.9 A; the plate allows 6 A for these links, and never more than 6.9 A.',
+    'On a drive the service factor counts as 1.0; at its edge there is nothing in hand.',
+    'settings.inDrive.overloadA',
   ],
   [
     'motor.over-safe-speed',
@@ -253,6 +299,8 @@ export const mistakes: [
     ['Lower the highest hertz to 120 Hz'],
     'The motor is asked to turn faster than it is safe',
     '130 Hz turns it at 3 900 rpm; a 4-pole motor of frame 90L is safe to 3 600 rpm.',
+    'Bearings, fan and rotor are built for a highest speed. Past it they fail, and the fan first.',
+    'settings.chosen.maximumHz',
   ],
   [
     'motor.two-pole-over-plate',
@@ -261,6 +309,8 @@ export const mistakes: [
     ['Lower the highest hertz to 50 Hz'],
     'A two-pole motor above its plate',
     'It is asked for 60 Hz; its plate says 50 Hz.',
+    'It already turns fast at mains hertz: fan noise, bearing life and a weak pull-out are reasons why many never take a two-pole motor further.',
+    'settings.chosen.maximumHz',
   ],
   [
     'motor.hot-at-low-hertz',
@@ -269,6 +319,8 @@ export const mistakes: [
     ['Raise the lowest hertz to 5 Hz', 'Fit a blower'],
     'Too slow for the fan on the shaft',
     'At 3 Hz its own fan hardly turns: under 5 Hz no continuous torque can be planned on.',
+    'The motor cooks at low speed under load, slowly and without a trip: the overload counts amps, not the missing air.',
+    'settings.chosen.minimumHz',
   ],
   [
     'drive.output-too-small',
@@ -277,6 +329,8 @@ export const mistakes: [
     [],
     'The drive is too small for this motor',
     'It gives 5 A; the motor’s plate is 6 A for these links.',
+    'Drives are matched by output amps, not by power. Too small, it trips in every heavy cut.',
+    'drive.ratedOutputA',
   ],
   [
     'drive.three-phase-input-on-one/unknown',
@@ -285,6 +339,8 @@ export const mistakes: [
     ['The manual allows it: derate'],
     'A three-phase drive on a one-phase wall',
     'Whether the manual allows one phase, and how much output is left then, is not known.',
+    'Without derating its rectifier and capacitors fail; many trip at once on a lost phase.',
+    'drive.singlePhasePermitted',
   ],
   [
     'drive.three-phase-input-on-one/forbidden',
@@ -293,6 +349,8 @@ export const mistakes: [
     [],
     'The manual does not allow one phase',
     'This drive must have all three phases.',
+    'Without derating its rectifier and capacitors fail; many trip at once on a lost phase.',
+    'drive.singlePhasePermitted',
   ],
   [
     'drive.output-too-small',
@@ -301,6 +359,8 @@ export const mistakes: [
     [],
     'The drive is too small for this motor',
     'On one phase it may give 4.3 A of its 10 A; the motor’s plate is 6 A.',
+    'Drives are matched by output amps, not by power. Too small, it trips in every heavy cut.',
+    'drive.ratedOutputA',
   ],
   [
     'drive.hertz-beyond-drive',
@@ -309,6 +369,8 @@ export const mistakes: [
     ['Lower the highest hertz to 60 Hz'],
     'The drive cannot give these hertz',
     'The plan asks for 90 Hz; the drive ends at 60 Hz.',
+    'It will not take the value, or it will never reach it.',
+    'settings.chosen.maximumHz',
   ],
   [
     'wall.input-over-breaker',
@@ -317,6 +379,8 @@ export const mistakes: [
     [],
     'The breaker is too small for full load',
     'At full load the circuit must carry 14.5 A; the breaker is 10 A.',
+    'It will trip in a heavy cut. A bigger breaker is only right with a cable, plug and socket that carry as much.',
+    'drive.ratedInputA',
   ],
   [
     'wall.input-over-breaker',
@@ -325,6 +389,8 @@ export const mistakes: [
     [],
     'The breaker is too small for full load',
     'At full load the circuit must carry 13.3 A; the breaker is 13 A.',
+    'It will trip in a heavy cut. A bigger breaker is only right with a cable, plug and socket that carry as much.',
+    'drive.ratedInputA',
   ],
   [
     'wall.breaker/tight',
@@ -333,6 +399,8 @@ export const mistakes: [
     [],
     'The breaker has little in hand',
     'Full load takes 14.5 A; with a quarter in hand the drive asks for 20 A, and the breaker is 16 A.',
+    'It may trip on a hot day or in a long heavy cut. A larger one is only right with cable, plug and socket that carry as much.',
+    'drive.ratedInputA',
   ],
   [
     'wall.breaker/over-manual',
@@ -341,6 +409,8 @@ export const mistakes: [
     [],
     'The breaker is larger than the drive allows',
     'The breaker is 32 A; the manual’s largest is 20 A.',
+    'A fault in the drive then burns instead of tripping. It wants fuses or a breaker of its own between.',
+    'drive.manualProtectionA',
   ],
   [
     'wall.cable',
@@ -349,6 +419,8 @@ export const mistakes: [
     [],
     'The cable is too light',
     'For a 32 A circuit of this length it must be 4 mm²; there is 1.5 mm².',
+    'The single-phase side carries far more amps than the motor’s three. A light cable or extension lead runs hot where nobody looks.',
+    'supply.cableMm2',
   ],
   [
     'drive.stop-trips',
@@ -357,6 +429,8 @@ export const mistakes: [
     ['Set deceleration to 17 s'],
     'A stop in 1 s would trip the drive',
     '250 mm four-jaw chuck on the position used most needs about 14.9 s for the drive to swallow its energy.',
+    'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
+    'settings.chosen.decelerationS',
   ],
   [
     'drive.resistor-without-chopper',
@@ -365,6 +439,8 @@ export const mistakes: [
     ['Leave the resistor out'],
     'A brake resistor on a drive without a chopper',
     'The drive has no terminals that switch a resistor.',
+    'Across the bus it would be on all the time and burn. Nothing but a resistor on its own terminals is ever fed from the bus.',
+    'drive.brakeChopper',
   ],
   [
     'wall.drive-input-volts/volts',
@@ -373,6 +449,8 @@ export const mistakes: [
     [],
     'The drive is made for other volts',
     'The wall gives 230 V; the drive’s input is made for 120 V.',
+    'Too many volts break its capacitors at once.',
+    'drive.inputVoltageV',
   ],
   [
     'wall.isolator-out-of-reach',
@@ -381,6 +459,8 @@ export const mistakes: [
     ['Plan an isolator within reach'],
     'No isolator within reach',
     'The switch or plug that takes the power off cannot be reached from the machine.',
+    'When something goes wrong the power must come off from where you stand, and it must be in sight while you work on it dead.',
+    'supply.isolatorInReach',
   ],
   [
     'spindle.job-out-of-reach',
@@ -389,6 +469,8 @@ export const mistakes: [
     ['Use C, back gear for it'],
     'Thread 2 mm pitch at 60 rpm is out of reach on B',
     'Its slowest is 72.3 rpm. C, back gear gives 32.1 rpm to 482.1 rpm.',
+    'Too fast for the work burns the tool, or is not safe to do.',
+    'survey.jobs.0.positionId',
   ],
   [
     'spindle.job-out-of-reach',
@@ -397,6 +479,8 @@ export const mistakes: [
     ['Use A for it'],
     'Face 200 mm cast iron at 1 500 rpm is out of reach on B',
     'Its fastest is 1 085 rpm. A gives 160 rpm to 2 400 rpm.',
+    'Too slow for the work leaves a poor finish and takes long.',
+    'survey.jobs.1.positionId',
   ],
   [
     'belts.cannot-be',
@@ -405,6 +489,8 @@ export const mistakes: [
     [],
     'The pulleys of B would overlap',
     '120 mm centre to centre; pulleys of 90 mm and 224 mm want at least 157 mm.',
+    'A diameter, or the distance, was read wrongly.',
+    'survey.positions.1.transmission.0.centreMm',
   ],
   [
     'belts.cannot-be',
@@ -413,6 +499,8 @@ export const mistakes: [
     [],
     'The belt of B is shorter than can be',
     'Its pitch length is 700 mm; it cannot go round pulleys of 90 mm and 224 mm.',
+    'A diameter, or the length, was read wrongly; inside, outside and pitch length are three numbers.',
+    'survey.positions.1.transmission.0.beltMm',
   ],
   [
     'belts.small-pulley',
@@ -421,6 +509,8 @@ export const mistakes: [
     [],
     'A pulley of B is small for its belt',
     '90 mm where the belt runs; section B, 17 mm wants at least 125 mm.',
+    'Bent that sharply the belt heats, cracks and slips long before its time.',
+    'survey.positions.1.transmission.0.driverMm',
   ],
   [
     'belts.out-of-slot',
@@ -429,6 +519,8 @@ export const mistakes: [
     [],
     'The motor of B would stand outside its slot',
     'The belt wants 412.9 mm centre to centre; the slot ends at 405 mm.',
+    'It cannot be put on, or not be taken up once it has stretched.',
+    'survey.positions.1.transmission.0.slotMostMm',
   ],
   [
     'belts.out-of-slot',
@@ -437,6 +529,8 @@ export const mistakes: [
     [],
     'The motor of B would stand outside its slot',
     'The belt wants 412.9 mm centre to centre; the slot begins at 420 mm.',
+    'It hangs slack, slips, and jumps off.',
+    'survey.positions.1.transmission.0.slotLeastMm',
   ],
   [
     'belts.measured-twice',
@@ -445,6 +539,8 @@ export const mistakes: [
     [],
     'Belt and distance of B do not agree',
     'The belt that was typed lies at 412.9 mm centre to centre; measured were 450 mm.',
+    'One of the two, or a diameter, was read wrongly. The belt counts here.',
+    'survey.positions.1.transmission.0.centreMm',
   ],
   [
     'belts.no-room',
@@ -453,6 +549,8 @@ export const mistakes: [
     [],
     'Little room to tension the belt of B',
     'As it stretches it wants up to 451.8 mm centre to centre; the slot ends at 420 mm.',
+    'Once the slot is used up, a stretched belt can only be replaced.',
+    'survey.positions.1.transmission.0.slotMostMm',
   ],
   [
     'belts.no-room',
@@ -461,6 +559,8 @@ export const mistakes: [
     [],
     'Little room to put the belt of B on',
     'To go over the rims it wants 392.1 mm centre to centre; the slot begins at 400 mm.',
+    'Levered over the rim, a belt breaks cords that cannot be seen. Take a pulley off, or a longer belt.',
+    'survey.positions.1.transmission.0.slotLeastMm',
   ],
   [
     'belts.too-weak',
@@ -469,6 +569,8 @@ export const mistakes: [
     ['Pulleys of 140 mm and 348 mm, the same ratio'],
     'The belt of B is weak for this motor',
     'One belt bears about 0.788 kW at rated speed; the motor would want 3 side by side.',
+    'It slips at full load, heats and wears out in months. Larger pulleys in the same ratio make it stronger: the pull is less and the bend is gentler.',
+    'survey.positions.1.transmission.0.belts',
   ],
   [
     'belts.too-weak',
@@ -477,6 +579,8 @@ export const mistakes: [
     [],
     'The belt of B is weak for this motor',
     '2 belts bear about 1 kW at rated speed; the motor would want 4 side by side.',
+    'It slips at full load, heats and wears out in months. Larger pulleys in the same ratio make it stronger: the pull is less and the bend is gentler.',
+    'survey.positions.1.transmission.0.belts',
   ],
   [
     'belts.slips-at-start',
@@ -485,6 +589,8 @@ export const mistakes: [
     [],
     'The belt of B slips at a start',
     'As tight as it is, it holds 9.41 N m on the small pulley; a start can ask 15.1 N m. It has 169 N a side at rest and wants 272 N.',
+    'It squeals, polishes its flanks and throws off. Tighten it, or give the start a longer ramp.',
+    'survey.positions.1.transmission.0.deflectionForceN',
   ],
   [
     'belts.too-tight',
@@ -493,6 +599,8 @@ export const mistakes: [
     [],
     'The belt of B is too tight',
     '1 355 N a side at rest; 272 N hold a start.',
+    'It whines, and wears out bearings that nobody meant to change.',
+    'survey.positions.1.transmission.0.deflectionForceN',
   ],
   [
     'belts.strange-groove',
@@ -501,6 +609,8 @@ export const mistakes: [
     ['Take a belt for these grooves'],
     'The belt of B lies in grooves cut for another',
     'It lies 4.91 mm too deep, with 0.64 mm left under it, and runs on 80.19 mm and 215.3 mm; the speeds here count that.',
+    'Its flanks bear on a part of their width, wear steps into the groove and spoil it for the right belt.',
+    'survey.positions.1.transmission.0.grooves',
   ],
   [
     'belts.strange-groove',
@@ -509,6 +619,8 @@ export const mistakes: [
     ['Take a belt for these grooves'],
     'The belt of B rests on the bottom of its grooves',
     'It lies 4.09 mm too deep and would be 1.74 mm through the bottom.',
+    'A V-belt pulls by its wedged flanks. On the bottom it slips at a fraction of its load.',
+    'survey.positions.1.transmission.0.grooves',
   ],
   [
     'belts.strange-groove',
@@ -517,6 +629,8 @@ export const mistakes: [
     ['Take a belt for these grooves'],
     'The belt of B lies in grooves cut for another',
     'It lies 4.36 mm too high, its back 5.73 mm over the rim, and runs on 158.7 mm and 308.7 mm; the speeds here count that.',
+    'Its flanks bear on a part of their width, wear steps into the groove and spoil it for the right belt.',
+    'survey.positions.1.transmission.0.grooves',
   ],
   [
     'belts.bore',
@@ -525,6 +639,8 @@ export const mistakes: [
     [],
     'The pulley of B is to be bored out',
     'From 19 mm to 24 mm, with a keyway 8 mm wide and 3.3 mm deep over the bore; 21 mm of iron stay between keyway and groove.',
+    'Bore it true to the grooves, to a push fit; the set screw sits on the key.',
+    'survey.positions.1.transmission.0.boreMm',
   ],
   [
     'belts.bore',
@@ -533,6 +649,8 @@ export const mistakes: [
     [],
     'The pulley of B is bored larger than the motor’s shaft',
     '28 mm on a shaft of 24 mm: a keyed sleeve of 2 mm wall, or another pulley.',
+    'Packed out with shim it runs out of true, whips the belt and frets the shaft.',
+    'survey.positions.1.transmission.0.boreMm',
   ],
   [
     'belts.bore',
@@ -541,6 +659,8 @@ export const mistakes: [
     [],
     'The pulley of B is too small to be bored for this motor',
     'From 14 mm to 24 mm, with a keyway 8 mm wide and 3.3 mm deep over the bore; 2.7 mm of iron stay between keyway and groove; 4 mm are wanted.',
+    'It splits along the keyway. A larger pulley in the same ratio, or one made from the solid with a hub beside the grooves.',
+    'survey.positions.1.transmission.0.boreMm',
   ],
   [
     'belts.small-pulley',
@@ -549,6 +669,8 @@ export const mistakes: [
     [],
     'A pulley of B is small for its belt',
     '33.35 mm where the belt runs; Timing L, 9.525 mm wants at least 36.38 mm, 12 teeth.',
+    'Bent that sharply the belt heats, cracks and slips long before its time.',
+    'survey.positions.1.transmission.0.driverMm',
   ],
   [
     'belts.small-pulley',
@@ -557,6 +679,8 @@ export const mistakes: [
     [],
     'A pulley of B is small for its belt',
     '60 mm where the belt runs; Poly-V L, 4.7 mm ribs wants at least 75 mm.',
+    'Bent that sharply the belt heats, cracks and slips long before its time.',
+    'survey.positions.1.transmission.0.driverMm',
   ],
   [
     'belts.teeth-in-mesh',
@@ -565,6 +689,8 @@ export const mistakes: [
     [],
     'Few teeth hold the timing belt of B',
     '3 in mesh on the small pulley; six are wanted.',
+    'It jumps under load, and jumping strips it.',
+    'survey.positions.1.transmission.0.driverMm',
   ],
   [
     'spindle.resonance',
@@ -573,6 +699,8 @@ export const mistakes: [
     ['The drive skips 31 Hz, 3.1 Hz to each side'],
     'B shakes in its range',
     'Around 31 Hz, about 373.7 rpm at the spindle: to be passed through from 27.9 Hz to 34.1 Hz without staying.',
+    'Chatter, a whipping belt and worn gears come from staying there. In the middle of the range plain V/f is often the cause: try sensorless vector first.',
+    'survey.positions.1.resonanceHz',
   ],
   [
     'spindle.resonance',
@@ -581,6 +709,8 @@ export const mistakes: [
     ['The drive skips 86.6 Hz, 8.7 Hz to each side'],
     'B is likely to shake',
     'Around 86.6 Hz, about 1 044 rpm at the spindle: to be passed through from 78 Hz to 95.3 Hz without staying.',
+    'Chatter, a whipping belt and worn gears come from staying there. In the middle of the range plain V/f is often the cause: try sensorless vector first.',
+    'survey.positions.1.resonanceHz',
   ],
   [
     'spindle.rotation',
@@ -589,6 +719,8 @@ export const mistakes: [
     [],
     'Two of the motor’s leads are to be swapped',
     'On B, with its leads in order, the spindle turns clockwise as you face its nose; forward is counter-clockwise.',
+    'Swap them at the drive, dead and discharged; never the supply leads, which change nothing. Prove it at the spindle, without a chuck, at the lowest hertz.',
+    'survey.mainPositionId',
   ],
   [
     'spindle.other-way',
@@ -597,6 +729,8 @@ export const mistakes: [
     ['Plan for running in reverse'],
     'On C, back gear the spindle turns the other way',
     'A gear pair or a crossed belt more or less turns it against B, with the same leads and the same switch.',
+    'Forward on the switch is reverse at the spindle there. Run that position in reverse, and mark the change-over card.',
+    'survey.mainPositionId',
   ],
   [
     'spindle.other-way',
@@ -605,6 +739,8 @@ export const mistakes: [
     [],
     'On C, back gear the spindle turns the other way',
     'A gear pair or a crossed belt more or less turns it against B, with the same leads and the same switch.',
+    'Forward on the switch is reverse at the spindle there. Run that position in reverse, and mark the change-over card.',
+    'survey.mainPositionId',
   ],
   [
     'spindle.other-way',
@@ -613,6 +749,8 @@ export const mistakes: [
     [],
     'On C, back gear the spindle turns the other way',
     'A gear pair or a crossed belt more or less turns it against B, with the same leads and the same switch.',
+    'Forward on the switch is reverse at the spindle there, and a threaded chuck unscrews. Run that position in reverse, with the chuck locked.',
+    'survey.mainPositionId',
   ],
   [
     'spindle.job-too-heavy',
@@ -621,6 +759,8 @@ export const mistakes: [
     [],
     'Turn 25 mm steel is too heavy on B',
     'It asks 60 N m at 382 rpm; the spindle has 21.8 N m all day there, 41.7 N m for moments.',
+    'The motor stalls in the cut, and a stalled cut breaks tools.',
+    'survey.jobs.2.positionId',
   ],
   [
     'spindle.job-too-heavy',
@@ -629,6 +769,8 @@ export const mistakes: [
     ['Use C, back gear for it'],
     'Turn 25 mm steel is for moments only on B',
     'It asks 30 N m at 382 rpm; the spindle has 21.8 N m all day there, 41.7 N m for moments.',
+    'Held on, the motor runs hot. Short cuts with rests are good.',
+    'survey.jobs.2.positionId',
   ],
   [
     'spindle.knob-ends-early',
@@ -637,6 +779,8 @@ export const mistakes: [
     ['Scale the knob to 90 Hz'],
     'The knob ends below the highest job',
     'At the top of the knob the drive gives 50 Hz; the highest hertz is 90 Hz. Missed: Turn 12 mm brass.',
+    'The drive scales the knob by a setting of its own. Until that is raised, everything runs slower than asked.',
+    'controls.knobTopHz',
   ],
   [
     'belts.over-speed',
@@ -645,6 +789,8 @@ export const mistakes: [
     ['Lower the highest hertz to 70 Hz'],
     'The belt on B runs too fast',
     'Belt 1 runs 42.4 m/s at the highest hertz; iron pulleys are watched over 30 m/s and refused over 33 m/s.',
+    'Grey-iron pulleys burst, and a belt lifts out of its grooves, at speed.',
+    'settings.chosen.maximumHz',
   ],
   [
     'spindle.over-limit/four-jaw',
@@ -653,6 +799,8 @@ export const mistakes: [
     ['Lower the highest hertz to 82 Hz'],
     'Too fast for 250 mm four-jaw chuck',
     'On B the spindle reaches 1 085 rpm unloaded; 250 mm four-jaw chuck is marked 1 000 rpm.',
+    'A chuck that is turned too fast lets go of its jaws or the work.',
+    'settings.chosen.maximumHz',
   ],
   [
     'spindle.over-limit/four-jaw',
@@ -665,6 +813,8 @@ export const mistakes: [
     ['Lower the highest hertz to 66 Hz'],
     'Too fast for 250 mm four-jaw chuck',
     'On B the spindle reaches 1 085 rpm; 250 mm four-jaw chuck carries no mark, so the machine’s original 800 rpm is its ceiling.',
+    'A chuck that is turned too fast lets go of its jaws or the work.',
+    'settings.chosen.maximumHz',
   ],
   [
     'spindle.wheel-over-mark',
@@ -676,6 +826,8 @@ export const mistakes: [
     ['Lower the highest hertz to 79 Hz'],
     'The wheel would run over its marked speed',
     'At 1 085 rpm its rim runs 17 m/s; it is marked 15 m/s.',
+    'An over-sped wheel bursts. Nothing but its own marking says how fast it may turn.',
+    'settings.chosen.maximumHz',
   ],
   [
     'spindle.lowest-over-highest',
@@ -684,6 +836,8 @@ export const mistakes: [
     ['Take both from the plan again'],
     'Lowest hertz over highest',
     'Lowest is 60 Hz, highest 50 Hz.',
+    'The drive refuses it, or the knob does nothing.',
+    'settings.chosen.minimumHz',
   ],
   [
     'controls.emergency-stop/none',
@@ -692,6 +846,8 @@ export const mistakes: [
     ['Plan safe torque off', 'Plan a supply contactor'],
     'No emergency stop',
     'Nothing stops the spindle when the usual control cannot be reached or does not answer.',
+    'A hand caught by a machine cannot look for a small button.',
+    'controls.emergencyStop',
   ],
   [
     'controls.emergency-stop/stop-input',
@@ -700,6 +856,8 @@ export const mistakes: [
     ['Plan safe torque off', 'Plan a supply contactor'],
     'The mushroom is only a stop button',
     'On an ordinary input the drive’s program decides whether and how it stops. How many seconds it then coasts is not known until it is timed.',
+    'It is an emergency stop only through safe torque off or a supply contactor (IEC 60204-1, ISO 13850). A ramp that trips on over-voltage becomes a coast.',
+    'controls.emergencyStop',
   ],
   [
     'controls.emergency-stop/ramp-input',
@@ -708,6 +866,8 @@ export const mistakes: [
     ['Plan safe torque off', 'Plan a supply contactor'],
     'The mushroom ramps through the drive’s program',
     'A quick ramp stops sooner than a coast while the drive can take the energy; where it trips on over-voltage, it becomes a coast. How many seconds it then coasts is not known until it is timed.',
+    'It is an emergency stop only as stop category 0 or 1 through safe torque off or a supply contactor (IEC 60204-1, ISO 13850).',
+    'controls.emergencyStop',
   ],
   [
     'controls.emergency-stop/ramp-input',
@@ -720,6 +880,8 @@ export const mistakes: [
     ['Plan safe torque off', 'Plan a supply contactor'],
     'A quick emergency ramp on a threaded nose',
     'A quick ramp stops sooner than a coast while the drive can take the energy; where it trips on over-voltage, it becomes a coast. How many seconds it then coasts is not known until it is timed.',
+    'Stopped so hard, the chuck may unscrew and come off turning. Safe torque off lets it coast.',
+    'controls.emergencyStop',
   ],
   [
     'controls.emergency-stop/coast-input',
@@ -728,6 +890,8 @@ export const mistakes: [
     ['Plan safe torque off', 'Plan a supply contactor'],
     'The mushroom only lets it coast',
     'It goes through the drive’s program and takes the drive off; the spindle runs on. How many seconds it then coasts is not known until it is timed.',
+    'It is an emergency stop only through safe torque off or a supply contactor (IEC 60204-1, ISO 13850), and even then it does not make the drive safe to touch.',
+    'controls.emergencyStop',
   ],
   [
     'controls.reset-starts',
@@ -736,6 +900,8 @@ export const mistakes: [
     ['Use start and stop buttons'],
     'Pulling the mushroom out starts the machine',
     'Resetting an emergency stop must not start anything.',
+    'The person who resets it may not be the one who knows why it was pressed.',
+    'controls.resetStarts',
   ],
   [
     'controls.knob-as-stop',
@@ -744,6 +910,8 @@ export const mistakes: [
     ['Plan a real stop and a run lamp'],
     'The knob at zero is not a stop',
     'With the knob down the RUN command is still live.',
+    'A touch of the knob, or noise on its wire, turns the spindle.',
+    'controls.stopBy',
   ],
   [
     'controls.main-switch-runs',
@@ -752,6 +920,8 @@ export const mistakes: [
     ['Use start and stop buttons'],
     'The main switch is used to run and stop',
     'Switched off so, the spindle coasts; switched on, it may start by itself.',
+    'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
+    'controls.runBy',
   ],
   [
     'controls.restart/setting',
@@ -760,6 +930,8 @@ export const mistakes: [
     ['Wait for a new RUN'],
     'It restarts by itself after a power cut',
     'The drive is set to run again when the supply returns.',
+    'When the power comes back the spindle starts with nobody at the machine, or with a hand in it.',
+    'settings.inDrive.restart',
   ],
   [
     'controls.restart/no-lockout',
@@ -768,6 +940,8 @@ export const mistakes: [
     ['Use start and stop buttons'],
     'It restarts by itself after a power cut',
     'The switch stays at RUN and the drive has no line-start lockout.',
+    'When the power comes back the spindle starts with nobody at the machine, or with a hand in it.',
+    'controls.runBy',
   ],
   [
     'controls.restart/unknown-lockout',
@@ -776,6 +950,8 @@ export const mistakes: [
     ['It has lockout, and it is on', 'Use start and stop buttons'],
     'It may restart by itself after a power cut',
     'The switch stays at RUN; whether the drive has line-start lockout is not known.',
+    'When the power comes back the spindle starts with nobody at the machine, or with a hand in it.',
+    'controls.runBy',
   ],
   [
     'controls.threaded-nose-stop/unmeasured',
@@ -788,6 +964,8 @@ export const mistakes: [
     ['Set deceleration to 10 s', 'Let it coast instead'],
     'A hard stop on a threaded nose',
     'The ramp is 2 s and the seating torque was never measured. 250 mm four-jaw chuck at 1 085 rpm pulls at its thread with 12 N m.',
+    'The chuck runs on while the spindle stops, unscrews, and comes off turning.',
+    'settings.chosen.decelerationS',
   ],
   [
     'controls.threaded-nose-stop/dc',
@@ -800,6 +978,8 @@ export const mistakes: [
     ['Ramp down instead'],
     'A hard brake on a threaded nose',
     'DC injection stops the spindle as hard as it can; what the chuck’s thread stands is not known.',
+    'The chuck runs on while the spindle stops, unscrews, and comes off turning.',
+    'settings.chosen.stopMode',
   ],
   [
     'controls.threaded-nose-stop/measured',
@@ -808,6 +988,8 @@ export const mistakes: [
     ['Set deceleration to 80 s', 'Let it coast instead'],
     'The stop is too hard for the thread',
     'In 30 s 250 mm four-jaw chuck at 1 085 rpm pulls at its thread with 0.8 N m. Half the measured 0.6 N m is the most.',
+    'The chuck runs on while the spindle stops, unscrews, and comes off turning.',
+    'settings.chosen.decelerationS',
   ],
   [
     'controls.threaded-nose-stop/measured',
@@ -821,6 +1003,8 @@ export const mistakes: [
     ['Set deceleration to 12 s', 'Let it coast instead'],
     'The stop is too hard for the thread',
     'In 1 s 250 mm four-jaw chuck at 1 085 rpm pulls at its thread with 23.9 N m. Half the measured 4 N m is the most.',
+    'The chuck runs on while the spindle stops, unscrews, and comes off turning.',
+    'settings.chosen.decelerationS',
   ],
   [
     'controls.threaded-nose-reverse',
@@ -829,6 +1013,8 @@ export const mistakes: [
     ['Leave reverse out', 'The chuck is locked'],
     'Reverse on a threaded nose without a lock',
     'In reverse the cut itself unscrews the chuck.',
+    'Only a clamp or key made for it holds a threaded chuck in reverse.',
+    'controls.reverseLocked',
   ],
   [
     'controls.start-speed/last',
@@ -837,6 +1023,8 @@ export const mistakes: [
     ['Start from the lowest'],
     'RUN starts it at the last speed used',
     'That may be 1 085 rpm. 250 mm four-jaw chuck allows 1 200 rpm. The slowest job wants 60 rpm.',
+    'After a change of chuck or work the old speed may be far too fast for the new one.',
+    'settings.inDrive.startSpeed',
   ],
   [
     'controls.start-speed/knob',
@@ -845,6 +1033,8 @@ export const mistakes: [
     ['Start from the lowest'],
     'RUN starts it at wherever the knob stands',
     'That may be 1 085 rpm. 250 mm four-jaw chuck allows 1 200 rpm. The slowest job wants 60 rpm.',
+    'After a change of chuck or work the old speed may be far too fast for the new one.',
+    'settings.inDrive.startSpeed',
   ],
   [
     'settings.middle-point',
@@ -853,6 +1043,8 @@ export const mistakes: [
     ['Put it on the line: 115 V'],
     'The V/f middle point is off this motor’s line',
     'At 25 Hz it holds 150 V; the plate’s straight line gives 115 V. It looks like a point for other mains.',
+    'Too many volts in mid-range saturate the iron and heat the motor.',
+    'settings.inDrive.middleV',
   ],
   [
     'settings.command-source',
@@ -861,6 +1053,8 @@ export const mistakes: [
     ['Entered: terminals'],
     'The drive listens to something else',
     'It takes RUN from keypad; the plan runs it from terminals.',
+    'Nothing will happen on RUN.',
+    'settings.inDrive.commandSource',
   ],
   [
     'settings.differs-from-card',
@@ -869,6 +1063,8 @@ export const mistakes: [
     ['Entered as on the card'],
     'The drive differs from the card',
     'Highest hertz: drive 50 Hz, card 90 Hz.',
+    'What the drive holds is what counts. Read every value back after entry.',
+    '',
   ],
   [
     'supply-unit.static-converter',
@@ -877,6 +1073,8 @@ export const mistakes: [
     [],
     'A static converter does not feed a drive',
     'It makes its third leg only while a motor starts on it; afterwards the drive stands on one phase, at a third of the rectifier.',
+    'The drive trips on a lost phase, or its rectifier and capacitors wear out on the two legs that are left.',
+    'supply.supplyUnit',
   ],
   [
     'supply-unit.static-converter',
@@ -885,6 +1083,8 @@ export const mistakes: [
     ['Feed the drive from the wall’s one phase'],
     'A static converter does not feed a drive',
     'It makes its third leg only while a motor starts on it; afterwards the drive stands on one phase, at a third of the rectifier.',
+    'The drive trips on a lost phase, or its rectifier and capacitors wear out on the two legs that are left.',
+    'supply.supplyUnit',
   ],
   [
     'supply-unit.made-leg',
@@ -893,6 +1093,8 @@ export const mistakes: [
     ['Stand it on the mains'],
     'A one-phase drive behind a converter',
     'A one-phase drive needs no converter; on one it must stand on the two legs of the wall.',
+    'The made leg’s volts wander with the load; what hangs on it alone burns or drops out.',
+    'supply.supplyUnit',
   ],
   [
     'supply-unit.made-leg',
@@ -901,6 +1103,8 @@ export const mistakes: [
     [],
     'The made leg is for motors and drives only',
     'The leg that the idler makes never feeds a lamp, a contactor, a control transformer or any other one-phase load.',
+    'The made leg’s volts wander with the load; what hangs on it alone burns or drops out.',
+    'supply.supplyUnit',
   ],
   [
     'supply-unit.too-small',
@@ -909,6 +1113,8 @@ export const mistakes: [
     [],
     'The rotary phase converter is too small',
     'It has 1.5 kW; for this drive it should have 2.25 kW.',
+    'Too small, its volts sag and twist under load, and the drive trips on under-voltage or a lost phase.',
+    'supply.supplyUnitW',
   ],
   [
     'supply-unit.too-small',
@@ -917,6 +1123,8 @@ export const mistakes: [
     [],
     'The transformer is too small',
     'It has 3 kVA; for this drive it should have 4.17 kVA.',
+    'Rectifier current heats a transformer more than its amps say; too small, it burns behind a closed door.',
+    'supply.supplyUnitVA',
   ],
   [
     'supply-unit.too-small',
@@ -925,6 +1133,8 @@ export const mistakes: [
     [],
     'The generator is too small',
     'It has 5 kVA; for this drive it should have 6.67 kVA.',
+    'Too small, its volts sag and twist under load, and the drive trips on under-voltage or a lost phase.',
+    'supply.supplyUnitVA',
   ],
   [
     'supply-unit.wall-breaker',
@@ -933,6 +1143,8 @@ export const mistakes: [
     [],
     'The wall behind it has too small a breaker',
     'At full load 29.3 A are taken from the wall; its breaker is 20 A.',
+    'Whatever stands between, the power comes from the wall, and its losses with it.',
+    'supply.wallBreakerA',
   ],
   [
     'plug-and-lead.plug/overloaded',
@@ -941,6 +1153,8 @@ export const mistakes: [
     ['Wire it in with an isolator instead'],
     'The plug and socket are too small',
     'They carry 13 A for hours; the drive takes 14.5 A.',
+    'A plug fails by heat, inside, where nobody sees it, long before the breaker does anything.',
+    'supply.plugA',
   ],
   [
     'plug-and-lead.plug/unprotected',
@@ -949,6 +1163,8 @@ export const mistakes: [
     ['Wire it in with an isolator instead'],
     'The breaker does not protect the plug',
     'The breaker lets 32 A through; plug and socket are rated 16 A.',
+    'Load, then protection, then rating: the breaker must never be the largest of the three.',
+    'supply.plugA',
   ],
   [
     'plug-and-lead.extension',
@@ -957,6 +1173,8 @@ export const mistakes: [
     ['Do without the extension lead'],
     'The extension lead is too light',
     'As it lies it carries 15 A and loses 4.7 %; the drive takes 14.5 A.',
+    'The one-phase side carries far more amps than the motor’s. A light lead, worse when rolled up, burns.',
+    'supply.extensionMm2',
   ],
   [
     'plug-and-lead.extension',
@@ -965,6 +1183,8 @@ export const mistakes: [
     ['Do without the extension lead'],
     'The extension lead is too light',
     'As it lies it carries 10 A and loses 0.6 %; the drive takes 14.5 A.',
+    'The one-phase side carries far more amps than the motor’s. A light lead, worse when rolled up, burns.',
+    'supply.extensionMm2',
   ],
   [
     'plug-and-lead.extension',
@@ -973,6 +1193,8 @@ export const mistakes: [
     ['Do without the extension lead'],
     'An extension lead is for the bench test',
     'As it lies it carries 20 A and loses 0.6 %; the drive takes 14.5 A.',
+    'For good it is a trip hazard and one more pair of contacts to run hot: wire the machine in.',
+    'supply.extensionMm2',
   ],
   [
     'installation.box-hot',
@@ -986,6 +1208,8 @@ export const mistakes: [
     ['A box of 800 mm by 1 000 mm by 650 mm', 'Hang it in a clean place, controls on a lead'],
     'The drive cooks in its box',
     'At full load it gives off 0.11 kW; the air in the closed box rises by 81 K to 113 °C. It is made for 40 °C.',
+    'Every ten kelvin halve the life of its capacitors, and it trips in the middle of a cut. A hole in the box lets the dust in.',
+    'installation.boxHeightMm',
   ],
   [
     'installation.box-hot',
@@ -999,6 +1223,8 @@ export const mistakes: [
     ['A box of 950 mm by 1 150 mm by 500 mm', 'Hang it in a clean place, controls on a lead'],
     'The drive cooks in its box',
     'At full load it gives off 0.11 kW; the air in the closed box rises by 28 K to 60 °C. It is made for 40 °C.',
+    'Every ten kelvin halve the life of its capacitors, and it trips in the middle of a cut. A hole in the box lets the dust in.',
+    'installation.boxHeightMm',
   ],
   [
     'installation.hazards',
@@ -1007,6 +1233,8 @@ export const mistakes: [
     ['Hang it in a clean place, controls on a lead', 'Put it in a closed box'],
     'An open drive within reach of chips and oil',
     'IP20 does not keep out chips and oil.',
+    'Grit and coolant on the boards short the bus at full volts. Sealed on the machine or open in a clean place: both are right, an open drive on the machine is not.',
+    'drive.enclosure',
   ],
   [
     'installation.hazards',
@@ -1015,6 +1243,8 @@ export const mistakes: [
     ['Hang it in a clean place, controls on a lead', 'Put it in a closed box'],
     'Is the drive sealed against chips and oil?',
     'It hangs on the machine, within reach of chips and oil, and its enclosure is not known.',
+    'Grit and coolant on the boards short the bus at full volts. Sealed on the machine or open in a clean place: both are right, an open drive on the machine is not.',
+    'drive.enclosure',
   ],
   [
     'drive.derated',
@@ -1023,6 +1253,8 @@ export const mistakes: [
     [],
     'The drive gives less where it hangs',
     'For its carrier, the height and the heat 88 % of its plate is left: 6.16 A of 7 A.',
+    'These are planning values; the manual has tables of its own, and they rule.',
+    'drive.carrierHz',
   ],
   [
     'drive.jumper',
@@ -1031,6 +1263,8 @@ export const mistakes: [
     ['It is set and looked at'],
     'A jumper to be set before first power',
     'A link or switch inside chooses the input volts; this wall gives 230 V.',
+    'Left wrong it doubles the volts on the bus and the capacitors burst at the first switching on.',
+    'drive.jumperSet',
   ],
   [
     'drive.jumper',
@@ -1039,6 +1273,8 @@ export const mistakes: [
     ['It is set and looked at'],
     'A jumper to be set before first power',
     'A link or switch inside chooses the power of the motor; the plate says 1.5 kW.',
+    'Left wrong it trips at once, or lets through amps that the motor may not have.',
+    'drive.jumperSet',
   ],
   [
     'drive.jumper',
@@ -1047,6 +1283,8 @@ export const mistakes: [
     ['It is set and looked at'],
     'A jumper to be set before first power',
     'A link or switch inside chooses one or three phases; this wall has 1.',
+    'Left wrong it trips at once, or lets through amps that the motor may not have.',
+    'drive.jumperSet',
   ],
   [
     'motor.peak',
@@ -1055,6 +1293,8 @@ export const mistakes: [
     ['Plan a reactor or dV/dt filter at the drive', 'Shorten the cable to 11.5 m'],
     'The motor cable doubles the volts',
     'Fronts running back and forth make 1 131 V at the motor’s terminals; its winding stands 1 000 V.',
+    'An old winding breaks down between its first turns, after weeks or years. A filter at the drive, a shorter cable or a motor made for drives cures it.',
+    'installation.motorCableM',
   ],
   [
     'drive.leakage',
@@ -1063,6 +1303,8 @@ export const mistakes: [
     [],
     'The filter leaks more than a plug may carry away',
     '7.23 mA go to earth all the time; over 3.5 mA the connection is fixed, with an earth of 10 mm² or a second protective conductor.',
+    'If the one thin earth comes loose, whoever touches the machine carries that current.',
+    'drive.filterFarad',
   ],
   [
     'checks.insulation/untested',
@@ -1071,6 +1313,8 @@ export const mistakes: [
     [],
     'A second-hand motor that was not tested',
     'Winding to frame, a minute at 500 V direct, with the drive disconnected: 5 MΩ at 40 °C is good, under 1 MΩ is not.',
+    'A damp or broken winding takes the new drive with it at the first start.',
+    'checks.testMOhm',
   ],
   [
     'checks.insulation/dry-out',
@@ -1079,6 +1323,8 @@ export const mistakes: [
     [],
     'The winding wants drying',
     'Brought to 40 °C it is 2 MΩ; good is 5 MΩ and over, the floor 1 MΩ.',
+    'A day in a warm place, or a lamp inside, often cures it. Test again before it sees a drive.',
+    'checks.testMOhm',
   ],
   [
     'checks.insulation/reject',
@@ -1087,6 +1333,8 @@ export const mistakes: [
     [],
     'The insulation has failed',
     'Brought to 40 °C it is 0.1 MΩ; good is 5 MΩ and over, the floor 1 MΩ.',
+    'It goes to a rewinder or to scrap. On a drive it trips at best, and is live on the frame at worst.',
+    'checks.testMOhm',
   ],
   [
     'checks.phases',
@@ -1100,6 +1348,8 @@ export const mistakes: [
     [],
     'The three phases are not alike',
     'They differ by 9.4 %; within 3 % is good. Measure again with the meter’s own leads taken off.',
+    'Turns are shorted, or a joint is loose, or leads are mixed up. Under load it burns.',
+    'checks.phase1Ohm',
   ],
   [
     'checks.bench/bearings',
@@ -1108,6 +1358,8 @@ export const mistakes: [
     ['New ones are fitted'],
     'New bearings first',
     'They were found good. Two bearings cost less than an evening; the old grease is of another age.',
+    'A drive runs the motor faster and longer than it ever ran, and its currents pit tired bearings.',
+    'checks.bearings',
   ],
   [
     'checks.bench/bearings',
@@ -1116,6 +1368,8 @@ export const mistakes: [
     ['New ones are fitted'],
     'The bearings are done',
     'They were found bad. Two bearings cost less than an evening; the old grease is of another age.',
+    'A drive runs the motor faster and longer than it ever ran, and its currents pit tired bearings.',
+    'checks.bearings',
   ],
   [
     'checks.bench/smell',
@@ -1124,6 +1378,8 @@ export const mistakes: [
     [],
     'The winding was burnt',
     'Good is clear or amber varnish without a smell; black, flaking or sharp-smelling is burnt.',
+    'Burnt varnish may pass the meter cold and fail at the first hot hour.',
+    'checks.smell',
   ],
   [
     'checks.bench/spin',
@@ -1132,6 +1388,8 @@ export const mistakes: [
     [],
     'It does not spin freely',
     'Good is a quiet, even run-out by hand, without rub or end play.',
+    'A rubbing rotor, a bent shaft or a wrong bearing: find it before a belt pulls on it.',
+    'checks.spin',
   ],
   [
     'checks.bench/star-point',
@@ -1140,6 +1398,8 @@ export const mistakes: [
     [],
     'The star point is hidden inside',
     'Only three leads come out; it stays in star, at the volts of the star, unless the point is found in the winding’s end and its three wires are brought out.',
+    'On a drive of the lower volts it has a third of its torque above the hertz where the volts run out.',
+    'checks.starPoint',
   ],
   [
     'drive.terminals',
@@ -1148,6 +1408,8 @@ export const mistakes: [
     [],
     'The drive lacks 3 switch inputs',
     'The controls want 3 switch inputs for run, direction and stop.',
+    'Found out with the panel half wired, it costs a relay, a module or another drive.',
+    'drive.digitalInputs',
   ],
   [
     'drive.terminals',
@@ -1156,6 +1418,8 @@ export const mistakes: [
     [],
     'The drive lacks a keypad that goes on a lead',
     'The controls want a keypad that goes on a lead for the keypad at the machine.',
+    'Found out with the panel half wired, it costs a relay, a module or another drive.',
+    'drive.digitalInputs',
   ],
   [
     'drive.one-size-up',
@@ -1164,6 +1428,8 @@ export const mistakes: [
     [],
     'One size up is worth its price here',
     'It gives 7 A for a motor of 6 A, enough by amps; but it reverses all the time.',
+    'Matched by amps is right for most machines. One phase, heavy rotors and reversing eat the margin for a minute’s overload, and the next size costs little.',
+    'drive.ratedOutputA',
   ],
   [
     'motor.delta-87-hz',
@@ -1172,6 +1438,8 @@ export const mistakes: [
     ['Link delta, base 87 Hz'],
     'More speed at full torque is to be had',
     'Linked delta, with base set to 87 Hz, this motor keeps its full torque to 87 Hz instead of 50 Hz: 2.61 kW there. The drive must give 6 A.',
+    'The lower-voltage links on the higher volts: the flux stays what it was built for. Its limits are the drive’s amps, the safe speed, the fan’s noise, and a winding made for the higher volts.',
+    'motor.connection',
   ],
   [
     'motor.one-winding',
@@ -1180,6 +1448,8 @@ export const mistakes: [
     [],
     'One winding of a two-speed motor',
     'The plate typed must be this winding’s own: its volts, amps and speed. The ends of the other stay open, each insulated on its own.',
+    'Joined together or to the drive, the idle winding short-circuits or burns. Only with two separate windings is one of them free; with one tapped winding use the connection of its own diagram.',
+    'motor.kind',
   ],
   [
     'route.one-speed',
@@ -1188,6 +1458,8 @@ export const mistakes: [
     ['A drive on each machine instead'],
     'A converter with a starter gives one speed',
     'The machine keeps its belts and gears and the speeds they give; nothing here changes them.',
+    'It is cheap for many machines and simple to keep. Soft start, a speed knob and a quick stop want a drive.',
+    'route.chosen',
   ],
   [
     'motor.flux/under',
@@ -1196,6 +1468,8 @@ export const mistakes: [
     ['Move links to delta, low (parallel)', 'Set base to 29 Hz: full torque up to there'],
     'Links are in star: torque is lost',
     'The drive gives 230 V at 50 Hz; linked so the motor wants 398 V at 50 Hz. Flux 57.7 %, pull-out torque 33.3 %: about 3.36 N m where 10.1 N m should be.',
+    'It runs, sounds right and has no pull; pushed, it draws more amps than the winding may carry.',
+    'motor.connection',
   ],
   [
     'wall.mains-hertz',
@@ -1204,6 +1478,8 @@ export const mistakes: [
     [],
     'Unusual mains hertz',
     '54 Hz is neither 50 nor 60.',
+    'Check it with the supplier: a generator or converter that runs off speed does this.',
+    'supply.frequencyHz',
   ],
   [
     'motor.frame-unread',
@@ -1212,6 +1488,8 @@ export const mistakes: [
     [],
     'Frame not recognised',
     '“XQ” is neither an IEC nor a NEMA frame known here, so its safe speed is not known.',
+    'Type the frame as stamped (90L, 56C, 145T), or the highest speed if the plate prints one.',
+    'motor.frame',
   ],
   [
     'motor.plate-circuit',
@@ -1220,6 +1498,8 @@ export const mistakes: [
     [],
     'Lines of the plate contradict each other',
     'No motor does all of it: cos phi contradicts the amps and the speed: it would mean an efficiency of 1.046, and the slip alone allows 0.947.',
+    'Torque, amps and what the drive works out from them rest on these lines. Read the plate again.',
+    'motor.lowVoltageA',
   ],
   [
     'drive.plain-vf-at-low-hertz',
@@ -1228,6 +1508,8 @@ export const mistakes: [
     ['Use sensorless vector, if it has it'],
     'Plain V/f pulls weakly at the slow end',
     'The plan goes down to 6 Hz. Without boost its most is about 4.99 N m there; rated is 10.1 N m.',
+    'At few hertz most of the volts are lost in the winding. Sensorless vector, or a lower belt position, pulls better.',
+    'drive.control',
   ],
   // 900 rpm at the spindle are 2240 at the motor, 74.7 Hz; plain V/f needs the slip of 5.3 % on top.
   [
@@ -1242,6 +1524,8 @@ export const mistakes: [
     ['Lower the highest hertz to 78 Hz'],
     'Faster than the spindle was built for',
     'On B the spindle reaches 1 027 rpm; it was built for 900 rpm.',
+    'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.',
+    'settings.chosen.maximumHz',
   ],
   [
     'spindle.over-limit',
@@ -1250,5 +1534,7 @@ export const mistakes: [
     ['Lower the highest hertz to 74 Hz'],
     'Faster than the spindle was built for',
     'On B the spindle reaches 1 085 rpm; it was built for 900 rpm.',
+    'Its bearings and lubrication were made for that. Warm bearings and a growing whine are the warning.',
+    'settings.chosen.maximumHz',
   ],
 ]

@@ -26,7 +26,7 @@ describe('the motor’s inside', () => {
   })
   test('lines that no motor could meet together are named', () => {
     const odd = evaluate(lathe(set('motor.powerFactor', 0.62))).findings.find((f) => f.id === 'motor.plate-circuit')
-    expect(messageText(odd?.says ?? [])).toMatch(/powerFactor contradicts currentA and ratedSpeedRpm/)
+    expect(messageText(odd?.says ?? [])).toMatch(/cos phi contradicts the amps and the speed/)
   })
   test('a spindle that prints synchronous speed has no circuit, and says why', () => {
     const { blocked, findings } = evaluate(demoPlan('gantry-router'))

@@ -1,18 +1,16 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals'
-import { applyPatch, emptyPlan, evaluate, messageText, readConversionFile, set, type Plan } from '@zesty/core'
+import { applyPatch, emptyPlan, evaluate, messageText, set, type Plan } from '@zesty/core'
 import { judgedConversionSchema } from '@zesty/core/http'
 import { configureStore } from '@reduxjs/toolkit'
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { Provider } from 'react-redux'
-import { readFileSync } from 'node:fs'
-import { join } from 'node:path'
 import { Chain } from '../src/conversion/Chain'
 import { useJudge } from '../src/conversion/useJudge'
 import { api } from '../src/state/api'
 import { fetchJudge, judgingReducer } from '../src/state/judging'
 import { changed, opened, planReducer } from '../src/state/planSlice'
 import { screenReducer } from '../src/state/screenSlice'
-import { judged } from './page'
+import { demoPlan, judged } from './page'
 
 /** A page that was just opened: nobody has touched it, so that the judge is not there yet. */
 const freshStore = () =>
@@ -21,12 +19,7 @@ const freshStore = () =>
     middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
   })
 
-const demo = (): Plan => {
-  const file = join(import.meta.dirname, '../../demo/1-saltpan-row/gap-bed-lathe.json')
-  const read = readConversionFile(JSON.parse(readFileSync(file, 'utf8')))
-  if (!read.ok) throw new Error('the demo file is broken')
-  return read.value
-}
+const demo = (): Plan => demoPlan('gap-bed-lathe')
 
 const larger = [set('drive.powerW', 4440)]
 /** What the chain says of the drive that is larger. */

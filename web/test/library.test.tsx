@@ -9,7 +9,7 @@ import { ItemForm } from '../src/library/ItemForm'
 import { LibraryTable } from '../src/library/LibraryTable'
 import { Circuits } from '../src/shop/Circuits'
 import { CircuitForm } from '../src/shop/CircuitForm'
-import { problem } from './page'
+import { problem, type } from './page'
 
 /** What the page asked of the server, and what it is told. */
 const idOf = (nth: number) => `00000000-0000-4000-8000-00000000000${nth}`
@@ -57,14 +57,6 @@ const rows: (KeptItem & { kind: 'motor' })[] = [
   { id: idOf(2), version: 3, kind: 'motor', name: 'Ash 2', item: { kind: 'induction', powerW: 745.7 } },
   { id: idOf(3), version: 3, kind: 'motor', name: 'Box', item: { kind: 'high-frequency' } },
 ]
-
-function type(label: string, text: string): HTMLElement {
-  const field = screen.getByLabelText(label)
-  fireEvent.focus(field)
-  fireEvent.change(field, { target: { value: text } })
-  fireEvent.blur(field)
-  return field
-}
 
 afterEach(cleanup)
 

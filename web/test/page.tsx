@@ -1,8 +1,10 @@
 import { jest } from '@jest/globals'
-import { emptyPlan, evaluate, type Plan } from '@zesty/core'
+import { applyPatch, emptyPlan, evaluate, readConversionFile, set, type Patch, type Plan } from '@zesty/core'
 import { type Conversion, type Shop } from '@zesty/core/http'
 import { describeRule, rules, type Rule } from '@zesty/core/rules'
-import { render } from '@testing-library/react'
+import { fireEvent, render, screen } from '@testing-library/react'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { MemoryRouter, Route, Routes } from 'react-router'
@@ -102,4 +104,33 @@ export function show(part: ReactNode, plan: Plan = emptyPlan('Lathe')) {
       </MemoryRouter>
     </Provider>,
   )
+}
+
+/** A conversion of the first demo shop, changed. */
+export function demoPlan(name: string, ...patch: Patch): Plan {
+  const file = join(import.meta.dirname, '../../demo/1-saltpan-row', `${name}.json`)
+  const read = readConversionFile(JSON.parse(readFileSync(file, 'utf8')))
+  if (!read.ok) throw new Error(read.faults.map(({ field, message }) => `${field} ${message}`).join('; '))
+  return applyPatch(read.value, patch)
+}
+
+/** The lathe linked for its wall, nothing read in its drive yet. */
+export const lathe = (...patch: Patch): Plan =>
+  demoPlan('gap-bed-lathe', set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch)
+
+/** Types into a field and leaves it. */
+export function type(label: string, text: string): HTMLElement {
+  const field = screen.getByLabelText(label)
+  fireEvent.focus(field)
+  fireEvent.change(field, { target: { value: text } })
+  fireEvent.blur(field)
+  return field
+}
+
+/** Chooses from a list by the words shown. */
+export function pick(label: string, words: string): void {
+  const list = screen.getByLabelText<HTMLSelectElement>(label)
+  const option = [...list.options].find((o) => o.text === words)
+  if (!option) throw new Error(`${label} has no ${words}, only ${[...list.options].map((o) => o.text).join(', ')}`)
+  fireEvent.change(list, { target: { value: option.value } })
 }

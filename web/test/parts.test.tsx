@@ -9,7 +9,7 @@ import { FigureValue } from '../src/parts/FigureValue'
 import { PairField, QuantityField } from '../src/parts/QuantityField'
 import { PlateReader } from '../src/stages/motor/PlateReader'
 import { TerminalBox } from '../src/stages/motor/TerminalBox'
-import { keeps, open, server, show } from './page'
+import { keeps, open, server, show, type } from './page'
 
 beforeEach(() => void server(keeps))
 afterEach(cleanup)
@@ -28,15 +28,6 @@ const plate = {
   connection: 'star',
 } as const
 const starOn230 = applyPatch(motor(plate), [set('supply', { voltageV: 230, phases: 1 })])
-
-/** Types into a field and leaves it. */
-function type(label: string, text: string): HTMLElement {
-  const field = screen.getByLabelText(label)
-  fireEvent.focus(field)
-  fireEvent.change(field, { target: { value: text } })
-  fireEvent.blur(field)
-  return field
-}
 
 describe('a quantity field', () => {
   test('fills the plan when it is left and prints what it holds', () => {

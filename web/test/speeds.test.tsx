@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { applyPatch, readConversionFile, set, type Patch, type Plan } from '@zesty/core'
+import { set } from '@zesty/core'
 import { usualCriteria, type SearchCriteria } from '@zesty/core/search'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { Belts } from '../src/stages/survey/Belts'
@@ -8,26 +7,10 @@ import { Jobs } from '../src/stages/survey/Jobs'
 import { MachineCards } from '../src/stages/speeds/MachineCards'
 import { SpeedMapSheet } from '../src/stages/speeds/SpeedMapSheet'
 import { CriteriaForm } from '../src/stages/speeds/CriteriaForm'
-import { keeps, open, server, show } from './page'
+import { keeps, lathe, open, server, show, type } from './page'
 
 beforeEach(() => void server(keeps))
 afterEach(cleanup)
-
-function lathe(...patch: Patch): Plan {
-  const file: unknown = JSON.parse(
-    readFileSync(new URL('../../demo/1-saltpan-row/gap-bed-lathe.json', import.meta.url), 'utf8'),
-  )
-  const read = readConversionFile(file)
-  if (!read.ok) throw new Error('demo')
-  return applyPatch(read.value, [set('motor.connection', 'delta'), set('settings.inDrive', {}), ...patch])
-}
-
-function type(label: string, text: string): void {
-  const field = screen.getByLabelText(label)
-  fireEvent.focus(field)
-  fireEvent.change(field, { target: { value: text } })
-  fireEvent.blur(field)
-}
 
 describe('the speed map in words', () => {
   test('each job on each position, with the torque in hand', () => {

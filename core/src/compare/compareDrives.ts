@@ -4,7 +4,7 @@ import { ingressOf, letsIn } from '../facts/drive/ingress'
 import { named, type Ledger } from '../facts/ledger'
 import { terminalNeeds, type TerminalNeed } from '../facts/drive/terminalNeeds'
 import { costSum } from '../cost'
-import { applyPatch, takeDrive, type DrivePlate, type Hazard, type Plan, type PlanPath } from '../plan'
+import { applyPatch, namedDrive, takeDrive, type DrivePlate, type Hazard, type Plan, type PlanPath } from '../plan'
 import { continued, slowestJob, type SlowestJob } from './slowestJob'
 
 /** One part of what a drive costs in the end. */
@@ -39,7 +39,7 @@ export function compareDrives(plan: Plan): DriveColumn[] {
   const thought = plan.candidates.drives.map(({ id, name, plate }, i) => ({
     id,
     name: name?.trim() || plate.name?.trim() || `Drive ${i + 1}`,
-    plate,
+    plate: namedDrive(name, plate),
   }))
   return [...own, ...thought].map(({ id, name, plate }) => {
     const tried = id === undefined ? plan : applyPatch(plan, takeDrive(plate))

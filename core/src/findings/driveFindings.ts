@@ -24,15 +24,16 @@ export const driveFindings = [
   judgement('drive.three-phase-input-on-one', 'drive', 'drive', ({ plan, drive, tables }) => {
     if (!drive.onOnePhase) return undefined
     const permitted = plan.drive.singlePhasePermitted
+    const outputA = numberOf(drive.outputA)
     if (permitted === true) {
       return plan.drive.singlePhaseFactor === undefined
         ? {
             severity: 'watch',
             about: 'typical',
             title: message`Derating for one phase is a typical value`,
-            says: message`Planned at ${percent(tables.planning.singlePhaseFactor.value)} of its output: ${amps(numberOf(drive.outputA) ?? 0)}. The manual may say less.`,
+            says: message`Planned at ${percent(tables.planning.singlePhaseFactor.value)} of its output${outputA === undefined ? '' : message`: ${amps(outputA)}`}. The manual may say less.`,
             why: 'On one phase the rectifier carries root three times the current and the capacitors ripple more.',
-            figures: ['drive.outputA'],
+            figures: outputA === undefined ? [] : ['drive.outputA'],
             path: 'drive.singlePhaseFactor',
           }
         : undefined
@@ -137,7 +138,7 @@ export const driveFindings = [
       says: message`The plan goes down to ${hertz(low)}. ${pull === undefined || torque === undefined ? 'How much torque is left there is not known: the plate is not complete.' : message`Without boost its most is about ${newtonMetres(pull)} there; rated is ${newtonMetres(torque)}.`}`,
       why: 'At few hertz most of the volts are lost in the winding. Sensorless vector, or a lower belt position, pulls better.',
       remedies: [{ label: message`Use sensorless vector, if it has it`, patch: [set('drive.control', 'vector')] }],
-      figures: ['motor.lowPull'],
+      figures: pull === undefined ? [] : ['motor.lowPull'],
       path: 'drive.control',
     }
   }),

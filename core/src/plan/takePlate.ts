@@ -19,6 +19,10 @@ export const takeMotor = (plate: MotorPlate): Patch => [
   ...ofMotor.flatMap((id) => [set(`settings.chosen.${id}`, undefined), set(`settings.inDrive.${id}`, undefined)]),
 ]
 
+/** A drive's plate under a name: what it was called on a list, it is called where it is taken. */
+export const namedDrive = (name: string | undefined, plate: DrivePlate): DrivePlate =>
+  name?.trim() && !plate.name?.trim() ? { ...plate, name: name.trim() } : plate
+
 /** Puts another drive in the plan: nothing was read from it yet. */
 export const takeDrive = (plate: DrivePlate): Patch => [
   set('drive', plate),

@@ -1,7 +1,7 @@
 import { runsOnDrive } from '../facts/motor/motorFacts'
 import { leadConnections } from '../motor/leadConnections'
 import type { LibraryItem } from '../library/libraryItem'
-import { motorWith, type Connection, type DrivePlate, type MotorPlate, type Plan } from '../plan'
+import { motorWith, namedDrive, type Connection, type DrivePlate, type MotorPlate, type Plan } from '../plan'
 import { trainChoices, type TrainChoice } from './trains'
 import type { SearchCriteria } from './searchCriteria'
 
@@ -75,9 +75,13 @@ function driveChoices(plan: Plan, library: readonly LibraryItem[], criteria: Sea
   if (criteria.keepDrive) return [own]
   return once([
     own,
-    ...plan.candidates.drives.map((c) => ({ name: c.name ?? 'A drive thought of', own: false, plate: c.plate })),
+    ...plan.candidates.drives.map((c) => ({
+      name: c.name ?? 'A drive thought of',
+      own: false,
+      plate: namedDrive(c.name, c.plate),
+    })),
     ...library.flatMap((i) =>
-      i.kind === 'drive' ? [{ name: i.name, own: false, plate: { name: i.name, ...i.item } }] : [],
+      i.kind === 'drive' ? [{ name: i.name, own: false, plate: namedDrive(i.name, i.item) }] : [],
     ),
   ]).filter(({ plate }) => plate.kind !== 'brushless')
 }

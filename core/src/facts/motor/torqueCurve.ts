@@ -162,14 +162,18 @@ export function torqueCurve(inputs: InductionTorque): TorqueCurve {
       const outputV = setVoltageV * Math.min(1, frequencyHz / baseHz)
       const vfNm =
         circuit && frequencyHz > 0 ? Math.min(vectorNm, pullOut(circuit, outputV, frequencyHz).torqueNm) : undefined
+      const peakNm = isVf ? (vfNm ?? vectorNm) : vectorNm
       return {
         motorRpm,
         frequencyHz,
-        ...(cooled.continuousNm === undefined ? {} : { continuousNm: Math.min(weak * cooled.continuousNm, blowerNm) }),
+        // What is not there for a moment is not there all day.
+        ...(cooled.continuousNm === undefined
+          ? {}
+          : { continuousNm: Math.min(weak * cooled.continuousNm, blowerNm, peakNm) }),
         blowerNm,
         vectorNm,
         ...(vfNm === undefined ? {} : { vfNm }),
-        peakNm: isVf ? (vfNm ?? vectorNm) : vectorNm,
+        peakNm,
       }
     },
   }
