@@ -44,7 +44,7 @@ export default { ...all.projects.find((p) => p.displayName === 'core'), rootDir:
 
 /** What is likely to notice, and quick, first. */
 const suites = [
-  'findings|belts|physics',
+  'findings|figures|belts|physics',
   'contracts|speeds|circuitAndStop|motorCircuit|facts',
   'evaluate|compare|search',
 ]
@@ -64,6 +64,7 @@ const fails = (at, suite) =>
         '--experimental-vm-modules',
         npmBin('jest'),
         '--bail',
+        '--ci',
         '--silent',
         '--runInBand',
         '--config',

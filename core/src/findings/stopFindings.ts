@@ -85,7 +85,11 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
     { label: message`Plan safe torque off`, patch: [set(path, 'safe-torque-off')] },
     { label: message`Plan a supply contactor`, patch: [set(path, 'contactor')] },
   ]
-  const coasts = 'How many seconds it then coasts is not known until it is timed.'
+  const { coastS } = plan.survey
+  const coasts =
+    coastS === undefined
+      ? 'How many seconds it then coasts is not known until it is timed.'
+      : message`Timed without braking it coasted ${seconds(coastS)}.`
   switch (fitted) {
     case 'none':
       return {
