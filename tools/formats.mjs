@@ -56,7 +56,7 @@ export async function formats() {
         answer('its evaluation', `urn:zesty-lathe:schema:${names[1]}`, await get(`${at}/evaluation`))
       }
       for (const item of await get(`/api/shops/${shop.id}/library`))
-        answer('an item', 'urn:zesty-lathe:openapi#/components/schemas/KeptItem', item)
+        answer('an item', 'urn:zesty-lathe:openapi#/components/schemas/LibraryLine', item)
     }
     answer('an error', 'urn:zesty-lathe:openapi#/components/schemas/Problem', await get('/api/shops/none'))
   } finally {

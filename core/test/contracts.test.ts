@@ -109,7 +109,7 @@ describe('whatever one thing is not known', () => {
           .filter(
             (said) =>
               said.some((part) => typeof part !== 'string' && (!Number.isFinite(part.value) || part.value === 0)) ||
-              /undefined|NaN|Infinity|\?\?|  /.test(messageText(said).replace(/\u202f/g, '')),
+              /undefined|NaN|Infinity|\?\?| {2}/.test(messageText(said).replace(/\u202f/g, '')),
           )
           .map((said) => `without ${path}, ${id}: ${messageText(said)}`),
       ),

@@ -179,6 +179,18 @@ describe('what is not there', () => {
   })
 })
 
+test('a conversion is opened with what is said of that very revision', async () => {
+  const { body: shop } = await h.api.post('/api/shops').send({ name: 'Opened' })
+  const { body: begun } = await h.api.post(`/api/shops/${shop.id}/conversions`).send({ name: 'Lathe' }).expect(201)
+  const plan = { ...emptyPlan('Lathe'), motor: { powerW: 1500, ratedFrequencyHz: 50, ratedSpeedRpm: 1420 } }
+  await h.api.put(`/api/conversions/${begun.id}`).send({ baseRevision: 1, plan }).expect(200)
+  const { body } = await h.api.get(`/api/conversions/${begun.id}/judged`).expect(200)
+  expect([body.conversion.revision, body.conversion.plan]).toEqual([2, plan])
+  expect(body.evaluation).toEqual(JSON.parse(JSON.stringify(evaluate(plan))))
+  expect(body.evaluation.figures['motor.poles'].value).toBe(4)
+  await h.api.get('/api/conversions/00000000-0000-4000-8000-000000000000/judged').expect(404)
+})
+
 test('a stored plan that cannot be read says so, and can still be taken out as it is', async () => {
   const { body } = await h.api.post('/api/shops').send({ name: 'Torn' })
   const plan = { ...emptyPlan('Torn lathe'), motor: { kind: 'steam' }, schemaVersion: 2 }

@@ -10,7 +10,7 @@ import { openDatabase, type Database } from '../src/db/database'
 
 export const demoFolder = join(import.meta.dirname, '..', '..', 'demo')
 export const samples = readSamples(join(import.meta.dirname, '..', '..', 'samples'))
-const migrations = join(import.meta.dirname, '..', 'migrations')
+export const migrations = join(import.meta.dirname, '..', 'migrations')
 
 export interface Harness {
   app: INestApplication
@@ -22,14 +22,7 @@ export interface Harness {
 
 /** The whole application on a database of its own, in the PostgreSQL that `./zesty check` has started. */
 export async function harness(): Promise<Harness> {
-  const admin = process.env['ZESTY_TEST_DATABASE_URL']
-  if (!admin) throw new Error('ZESTY_TEST_DATABASE_URL is not set: run these through ./zesty check server')
-  const name = `test_${randomBytes(6).toString('hex')}`
-  const client = new pg.Client({ connectionString: admin })
-  await client.connect()
-  await client.query(`create database ${name}`)
-  await client.end()
-  const url = admin.replace(/\/[^/]*$/, `/${name}`)
+  const url = await freshDatabase()
   const database = await openDatabase(url, migrations)
   const app = await createApplication({ db: database.db, samples })
   await app.init()
@@ -43,6 +36,18 @@ export async function harness(): Promise<Harness> {
       await database.close()
     },
   }
+}
+
+/** An empty database of its own. Returns its address. */
+export async function freshDatabase(): Promise<string> {
+  const admin = process.env['ZESTY_TEST_DATABASE_URL']
+  if (!admin) throw new Error('ZESTY_TEST_DATABASE_URL is not set: run these through ./zesty check server')
+  const name = `test_${randomBytes(6).toString('hex')}`
+  const client = new pg.Client({ connectionString: admin })
+  await client.connect()
+  await client.query(`create database ${name}`)
+  await client.end()
+  return admin.replace(/\/[^/]*$/, `/${name}`)
 }
 
 /** Every route of the API as the router has it, `get /api/shops/:id`, without its documentation. */

@@ -100,7 +100,7 @@ test('no shop, no library', async () => {
     await h.api.post(`/api/shops/${NOWHERE}/${path}`).send(body).expect(404)
 })
 
-test('an item of an older release is read as what it is now; one that cannot be read spoils no list', async () => {
+test('an item of an older release is read as what it is now; one that cannot be read stays, and says why', async () => {
   const { id: other } = (await h.api.post('/api/shops').send({ name: 'Old' })).body as { id: string }
   await h.db.execute(sql`insert into library_items (shop_id, kind, name, version, item) values
     (${other}, 'motor', 'Elm', 2, '{"kind": "one-winding", "powerW": 1500}'),
@@ -114,7 +114,22 @@ test('an item of an older release is read as what it is now; one that cannot be 
       version: 3,
       item: { kind: 'pole-changing', oneWinding: true, powerW: 1500 },
     },
+    { id: expect.any(String), kind: 'motor', name: 'Oak', unreadable: expect.stringMatching(/kind/) },
   ])
+})
+
+test('samples do not take the place of an item of their name that cannot be read', async () => {
+  const { id: other } = (await h.api.post('/api/shops').send({ name: 'Torn' })).body as { id: string }
+  const [sample] = samples
+  if (!sample) throw new Error('there are no samples')
+  await h.db.execute(sql`insert into library_items (shop_id, kind, name, version, item) values
+    (${other}, ${sample.kind}, ${sample.name}, 2, '{"kind": "steam"}')`)
+  const { body } = await h.api.post(`/api/shops/${other}/library/samples`).expect(200)
+  expect(body).toEqual({ added: samples.length - 1, replaced: 0 })
+  const { rows } = await h.db.execute<{ item: object }>(
+    sql`select item from library_items where shop_id = ${other} and name = ${sample.name} and kind = ${sample.kind}`,
+  )
+  expect(rows).toEqual([{ item: { kind: 'steam' } }])
 })
 
 test('of two that take a name at once one is refused, whatever was looked up before', async () => {

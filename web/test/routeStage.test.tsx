@@ -176,7 +176,9 @@ describe('a DC drive', () => {
   test('has its torque told at four speeds for each way, and says where one does not reach', () => {
     showCompared(lathe(...plate), (routes) => <DcSheet compared={routes} />)
     const { dc } = compared(lathe(...plate))
-    const rows = within(screen.getByRole('table', { name: '' })).getAllByRole('row').slice(1)
+    const rows = within(screen.getByRole('table', { name: '' }))
+      .getAllByRole('row')
+      .slice(1)
     expect(rows.map((r) => within(r).getByRole('rowheader').textContent)).toEqual(dc?.ways.map((w) => w.name))
     for (const row of rows)
       for (const cell of within(row).getAllByRole('cell'))

@@ -15,6 +15,9 @@ export {
 } from '../http/conversion'
 export {
   type KeptItem,
+  type LibraryLine,
+  libraryLineSchema,
+  type UnreadableItem,
   keptItemSchema,
   type ManyItems,
   manyItemsSchema,

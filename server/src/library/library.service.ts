@@ -1,5 +1,5 @@
-import { Inject, Injectable, Logger } from '@nestjs/common'
-import { type KeptItem, type TakenIn } from '@zesty/core/http'
+import { Inject, Injectable } from '@nestjs/common'
+import { type KeptItem, type LibraryLine, type TakenIn } from '@zesty/core/http'
 import { ITEM_VERSION, readItem, type LibraryItem, type StoredItem } from '@zesty/core/library'
 import { asc, eq, sql } from 'drizzle-orm'
 import { isNameTaken } from '../db/databaseErrors'
@@ -21,22 +21,20 @@ const keyOf = ({ kind, name }: Pick<LibraryItem, 'kind' | 'name'>): string => `$
 
 @Injectable()
 export class LibraryService {
-  private readonly log = new Logger('Library')
-
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(SAMPLES) private readonly samples: readonly LibraryItem[],
     private readonly shops: ShopsService,
   ) {}
 
-  /** Everything of the shop that can be read; what cannot stays where it is, and the log says why. */
-  async list(shopId: string): Promise<KeptItem[]> {
+  /** Everything of the shop; what cannot be read stays as it is stored, and its line says why. */
+  async list(shopId: string): Promise<LibraryLine[]> {
     const rows = await this.db
       .select(columns)
       .from(libraryItems)
       .where(eq(libraryItems.shopId, shopId))
       .orderBy(asc(libraryItems.kind), asc(libraryItems.name))
-    return rows.flatMap((row) => this.read(row) ?? [])
+    return rows.map(lineOf)
   }
 
   async keep(shopId: string, item: LibraryItem): Promise<KeptItem> {
@@ -97,13 +95,14 @@ export class LibraryService {
     const removed = await this.db.delete(libraryItems).where(eq(libraryItems.id, id)).returning({ id: libraryItems.id })
     if (removed.length === 0) throw notFound('library item')
   }
+}
 
-  private read(row: StoredItem & { id: string }): KeptItem | undefined {
-    const read = readItem(row)
-    if (read.ok) return { ...read.value, version: ITEM_VERSION, id: row.id }
-    this.log.error(`${row.kind} ${row.name} (${row.id}) cannot be read: ${JSON.stringify(read.faults)}`)
-    return undefined
-  }
+function lineOf(row: StoredItem & { id: string }): LibraryLine {
+  const read = readItem(row)
+  if (read.ok) return { ...read.value, version: ITEM_VERSION, id: row.id }
+  const [first] = read.faults
+  const { id, kind, name } = row
+  return { id, kind, name, unreadable: first ? `${first.field} ${first.message}`.trim() : 'in a form it does not know' }
 }
 
 /** Tells of a name that is there already; the database itself refuses it. */

@@ -194,7 +194,7 @@ export const operations: readonly Operation[] = [
     id: 'listLibrary',
     tag: 'Library',
     summary: 'Motors, drives and circuits kept by a shop',
-    answer: { status: 200, says: 'Every item', schema: 'KeptItem', list: true },
+    answer: { status: 200, says: 'Every item; what cannot be read says why', schema: 'LibraryLine', list: true },
     errors: [404],
   },
   {

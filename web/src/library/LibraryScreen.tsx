@@ -5,6 +5,7 @@ import { UnitsOfShop } from '../state/UnitsOfShop'
 import { api, problemText } from '../state/api'
 import { Brand } from '../parts/Brand'
 import { LostScreen } from '../parts/LostScreen'
+import { Mark } from '../parts/Mark'
 import { notice } from '../state/notice'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { IconButton } from '../parts/IconButton'
@@ -12,7 +13,7 @@ import { CsvButtons } from './CsvButtons'
 import { ItemForm } from './ItemForm'
 import { LibraryTable } from './LibraryTable'
 import type { PlateKind } from './plateColumns'
-import { useItems, type KeptOf } from '../state/useItems'
+import { useItems, useUnreadableItems, type KeptOf } from '../state/useItems'
 
 const tabs: readonly { kind: PlateKind; path: string; words: string }[] = [
   { kind: 'motor', path: 'motors', words: 'Motors' },
@@ -74,12 +75,13 @@ export function LibraryScreen() {
 
 function Items({ shopId, kind }: { shopId: string; kind: PlateKind }) {
   const items = useItems(shopId, kind)
+  const unreadable = useUnreadableItems(shopId, kind)
   const [editing, setEditing] = useState<string>()
   const [keep] = api.useKeepItemMutation()
   const [remove] = api.useRemoveItemMutation()
   const [addSamples, { isLoading: adding }] = api.useAddSamplesMutation()
   if (!items) return null
-  const names = new Set(items.map((i) => i.name))
+  const names = new Set([...items, ...unreadable].map((i) => i.name))
   const make = async (base: string, item: object) => {
     const name = freeName(base, names)
     const { data, error } = await keep({ shopId, item: { kind, name, item } })
@@ -112,6 +114,12 @@ function Items({ shopId, kind }: { shopId: string; kind: PlateKind }) {
           not for buying.
         </p>
       </div>
+      {unreadable.map((line) => (
+        <p key={line.id} role="note" className="rounded-md border border-brass bg-brass-wash px-3 py-2">
+          <Mark kind="watch" /> <b className="font-semibold">{line.name}</b> cannot be read by this release:{' '}
+          {line.unreadable}. It is kept as it is.
+        </p>
+      ))}
       {items.length === 0 ? (
         <p className="lead">No {kind} here yet. Add one from its plate, take a CSV in, or begin with the samples.</p>
       ) : (

@@ -1,5 +1,5 @@
 import { printQuantity, type UnitSystem } from '@zesty/core'
-import { type ReadableLine } from '@zesty/core/http'
+import { isReadable, type MachineLine, type ReadableLine } from '@zesty/core/http'
 import { circuitLoad, type CircuitLoad } from '@zesty/core/library'
 import { Pencil, Plus } from 'lucide-react'
 import { useState } from 'react'
@@ -17,9 +17,11 @@ export function Circuits({
   units,
 }: {
   shopId: string
-  machines: readonly ReadableLine[]
+  machines: readonly MachineLine[]
   units: UnitSystem
 }) {
+  const readable = machines.filter(isReadable)
+  const unread = machines.filter((m) => !isReadable(m)).map((m) => m.name)
   const circuits = useItems(shopId, 'circuit')
   const [keep] = api.useKeepItemMutation()
   const [remove] = api.useRemoveItemMutation()
@@ -51,9 +53,14 @@ export function Circuits({
       {circuits.length === 0 && (
         <p className="lead">None yet. Add one, then choose it in the survey of each machine that hangs on it.</p>
       )}
+      {circuits.length > 0 && unread.length > 0 && (
+        <p className="mb-1">
+          <Mark kind="watch" word={`Not counted on any: ${unread.join(', ')}, whose plan this release cannot read`} />
+        </p>
+      )}
       <ul className="flex flex-col">
         {circuits.map((circuit) => {
-          const users = machines.filter((m) => m.branchCircuitId === circuit.id)
+          const users = readable.filter((m) => m.branchCircuitId === circuit.id)
           const load = circuitLoad(
             circuit.item.breakerA,
             users.map(({ name, inputA }) => ({ name, inputA })),

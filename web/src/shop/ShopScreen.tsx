@@ -1,4 +1,4 @@
-import { isReadable, type MachineLine, type Shop } from '@zesty/core/http'
+import type { MachineLine, Shop } from '@zesty/core/http'
 import { BookOpen, Moon, Plus, Trash2, Upload } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
@@ -100,7 +100,7 @@ export function ShopScreen() {
             </ul>
             {machines && machines.length > 0 && (
               <UnitsOfShop shopId={shopId}>
-                <Circuits shopId={shopId} machines={machines.filter(isReadable)} units={shop.units} />
+                <Circuits shopId={shopId} machines={machines} units={shop.units} />
               </UnitsOfShop>
             )}
           </>

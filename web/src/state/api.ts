@@ -2,6 +2,7 @@ import {
   conversionSchema,
   judgedConversionSchema,
   keptItemSchema,
+  libraryLineSchema,
   machineLineSchema,
   problemSchema,
   revisionLineSchema,
@@ -104,7 +105,7 @@ export const api = createApi({
     }),
     library: b.query({
       query: (shopId: string) => `shops/${shopId}/library`,
-      responseSchema: z.array(keptItemSchema),
+      responseSchema: z.array(libraryLineSchema),
       providesTags: ['Library'],
     }),
     keepItem: b.mutation({

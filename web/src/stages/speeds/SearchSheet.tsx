@@ -2,7 +2,7 @@ import { printNumber, printQuantity, messageText } from '@zesty/core'
 import { usualCriteria, whyFirst, type Combination, type SearchState, type SearchCriteria } from '@zesty/core/search'
 import { Search, Square } from 'lucide-react'
 import { memo, useState } from 'react'
-import { api } from '../../state/api'
+import { useKept } from '../../state/useItems'
 import { notice } from '../../state/notice'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan, useShopId } from '../../state/openPlan'
@@ -20,7 +20,7 @@ export function SearchSheet() {
   const plan = usePlan()
   const { jobs } = useEvaluation()
   const shopId = useShopId()
-  const { data: library } = api.useLibraryQuery(shopId)
+  const library = useKept(shopId)
   const [criteria, setWishes] = useState<SearchCriteria>(usualCriteria)
   const [picked, setPicked] = useState<Combination>()
   const { searching, start, stop } = useSearch()
