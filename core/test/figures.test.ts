@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
-import type { Plan } from '../src/plan'
+import { set, type Patch, type Plan, type TransmissionStage } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { demoPlans } from './demoPlans'
-import { mistakes, soundPlan, spoiled } from './mistakes'
+import { mistakes, on400, soundPlan, spoiled } from './mistakes'
 
 /**
  * What every plan of the tests comes to, kept as it was when it was last looked at: a change of any figure, setting or
@@ -40,8 +40,11 @@ function told(evaluation: Evaluation): Record<string, string> {
     lines[`position ${id}`] = `${main ? 'main' : 'other'} ${String(reversed)} reaches ${jobsReached}`
   for (const { id, state, missing, stops, watches } of evaluation.stages)
     lines[`stage ${id}`] = `${state} ${missing} ${stops} ${watches}`
-  const { next, earthLeakageType, sizeUpReasons, checks, delta87Hz, limits } = evaluation
+  const { next, earthLeakageType, sizeUpReasons, checks, delta87Hz, limits, torque } = evaluation
   lines['next'] = next ? `${next.stage} ${next.text} ${next.path ?? ''} ${next.findingId ?? ''}` : 'nothing'
+  lines['torque'] = JSON.stringify(torque, (_, value: unknown) =>
+    typeof value === 'number' ? Number(value.toPrecision(6)) : value,
+  )
   lines['rest'] = JSON.stringify({ earthLeakageType, sizeUpReasons, checks, delta87Hz, limits })
   return lines
 }
@@ -55,12 +58,118 @@ function differences(plan: Plan): Record<string, string> {
 
 const sound = told(evaluate(soundPlan()))
 
+const [onB] = soundPlan().survey.positions[1]?.transmission ?? []
+const belt = (measured: object): Patch => [
+  set('survey.positions.1.transmission.0', { ...onB, ...measured } as TransmissionStage),
+]
+
+/** Plans without a fault that go ways which no mistake goes. */
+const others: Record<string, Patch> = {
+  'a drive that stands more for a minute': [set('drive.overloadClass', 'heavy')],
+  'a motor with a blower': [set('motor.cooling', 'blower')],
+  'a plate for constant torque': [set('motor.inverterDutyRatio', 10)],
+  'plain V/f': [set('drive.control', 'vf')],
+  'a doubler on 120 V': [
+    set('supply.voltageV', 120),
+    set('drive.inputVoltageV', 120),
+    set('drive.doubler', true),
+    set('supply.breakerA', 40),
+  ],
+  'a wall of 400 V': on400,
+  'a three-phase drive on one phase, with its factor': [
+    set('drive.input', '3'),
+    set('drive.singlePhasePermitted', true),
+    set('drive.singlePhaseFactor', 0.6),
+    set('drive.ratedOutputA', 12),
+  ],
+  'that drive high up and warm': [
+    set('drive.input', '3'),
+    set('drive.singlePhasePermitted', true),
+    set('drive.ratedOutputA', 16),
+    set('installation.altitudeM', 2000),
+    set('installation.roomC', 45),
+  ],
+  'a carrier over the drive’s own': [set('drive.carrierHz', 12000), set('drive.ratedCarrierHz', 4000)],
+  'a drive in a box': [
+    set('installation.place', 'in-box'),
+    set('installation.boxWidthMm', 400),
+    set('installation.boxHeightMm', 600),
+    set('installation.boxDepthMm', 250),
+    set('installation.roomC', 20),
+  ],
+  'a long motor cable': [set('installation.motorCableM', 12), set('drive.riseS', 1e-7)],
+  'capacitors and trip read from the manual': [
+    set('drive.busFarad', 0.00082),
+    set('drive.tripV', 410),
+    set('drive.chopperV', 380),
+  ],
+  'a coast that was timed': [set('survey.coastS', 25)],
+  'a resistor in full': [
+    set('drive.resistor', { ohm: 100, ratedW: 200, peakW: 2000 }),
+    set('controls.stopsPerHour', 12),
+    set('settings.chosen.decelerationS', 3),
+  ],
+  'a threaded nose whose seat was measured': [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 40)],
+  'a knob measured at its top': [set('controls.knobTopHz', 90)],
+  'a two-pole motor': [set('motor.ratedSpeedRpm', 2840), set('survey.jobs', [])],
+  'a six-pole motor': [set('motor.ratedSpeedRpm', 940)],
+  'a motor for 60 Hz': [
+    set('motor.ratedFrequencyHz', 60),
+    set('motor.ratedSpeedRpm', 1720),
+    set('supply.frequencyHz', 60),
+  ],
+  'a plate that prints cos phi alone': [set('motor.efficiency', undefined), set('motor.powerFactor', 0.82)],
+  'a plate that prints neither': [set('motor.efficiency', undefined), set('motor.powerFactor', undefined)],
+  'planning values of one’s own': [
+    set('overrides.motorEfficiency', 0.8),
+    set('overrides.driveEfficiency', 0.95),
+    set('overrides.truePowerFactor', 0.7),
+  ],
+  'a motor good for a highest speed': [set('motor.maximumRpm', 3000)],
+  'a frame of inches': [set('motor.frame', '145T')],
+  'a flat belt': [
+    set('survey.positions.1.transmission', [{ kind: 'flat-belt', driverMm: 100, drivenMm: 250, slip: 0.02 }]),
+  ],
+  'a crossed belt': [
+    set('survey.positions.1.transmission', [{ kind: 'crossed-belt', driverMm: 100, drivenMm: 200, centreMm: 600 }]),
+  ],
+  'a timing belt': [
+    set('survey.positions.1.transmission', [
+      { kind: 'timing-belt', driverTeeth: 20, drivenTeeth: 50, section: 'tooth-l', centreMm: 300 },
+    ]),
+  ],
+  'a worm': [set('survey.positions.1.transmission', [{ kind: 'worm', starts: 2, wheelTeeth: 40 }])],
+  'two belts, tensioned': belt({ section: 'a', belts: 2, beltMm: 1330, deflectionMm: 6, deflectionForceN: 12 }),
+  'a belt known from outside': belt({ section: 'a', outsideMm: 1380 }),
+  'a pulley to be bored': belt({ boreMm: 19, section: 'a' }),
+  'a position that shakes': [set('survey.positions.1.resonanceHz', 40)],
+  'a position whose stiffness is known': [set('survey.positions.1.stiffnessNmPerRad', 900)],
+  'an extension lead, rolled up': [
+    set('supply.extensionM', 15),
+    set('supply.extensionMm2', 2.5),
+    set('supply.extensionCoiled', true),
+  ],
+  'a converter': [
+    set('supply.supplyUnit', 'rotary-converter'),
+    set('supply.supplyUnitW', 5000),
+    set('supply.phases', 3),
+    set('supply.topology', 'three-phase'),
+    set('drive.input', '3'),
+  ],
+  'a cable in a warm conduit': [set('supply.laying', 'conduit'), set('supply.ambientC', 45), set('supply.cableM', 40)],
+  'nothing known of the motor': [set('motor', {})],
+  'nothing known of the drive': [set('drive', {})],
+  'nothing known of the wall': [set('supply', {})],
+  'no belts': [set('survey.positions', []), set('survey.jobs', []), set('survey.mainPositionId', undefined)],
+}
+
 describe('what a plan comes to', () => {
   test('the sound plan', () => {
     expect(Object.keys(sound).length).toBeGreaterThan(250)
     expect(sound).toMatchSnapshot()
   })
   test.each([...demoPlans])('%s of the demo shops', (_, plan) => expect(told(evaluate(plan))).toMatchSnapshot())
+  test.each(Object.entries(others))('%s', (_, patch) => expect(differences(spoiled(...patch))).toMatchSnapshot())
   test.each(mistakes.map(([id, , patch], i) => [`${i} ${id}`, patch] as const))('with mistake %s', (_, patch) =>
     expect(differences(spoiled(...patch))).toMatchSnapshot(),
   )

@@ -40,7 +40,8 @@ export const brakeResistor = rule({
     const peakW = efficiency * w * ((inertiaKgM2 * w) / stopSeconds - frictionNm)
     const energyJ = Math.max(0, efficiency * ((inertiaKgM2 * w ** 2) / 2 - (frictionNm * w * stopSeconds) / 2))
     const averageW = energyJ / cycleSeconds
-    if (peakW <= 0) return { energyJ: 0, peakW, averageW: 0, feasible: true }
+    // Friction alone stops it sooner: nothing comes back.
+    if (peakW <= 0) return { energyJ: 0, peakW: 0, averageW: 0, feasible: true }
     const maxOhm = chopperV ** 2 / peakW
     const suggestedOhm = preferredWithin(ABOVE_LEAST * minOhm, UNDER_MOST * maxOhm)
     return {
