@@ -21,10 +21,10 @@ export interface Harness {
 }
 
 /** The whole application on a database of its own, in the PostgreSQL that `./zesty check` has started. */
-export async function harness(): Promise<Harness> {
+export async function harness(options: { webRoot?: string; open?: boolean } = {}): Promise<Harness> {
   const url = await freshDatabase()
   const database = await openDatabase(url, migrations)
-  const app = await createApplication({ db: database.db, samples })
+  const app = await createApplication({ db: database.db, samples, ...options })
   await app.init()
   return {
     app,
