@@ -22,6 +22,11 @@ const belt = (measured: Partial<TransmissionStage>): Patch => [
 const bare = (driverMm: number, drivenMm: number): Patch => [
   set('survey.positions.1.transmission.0', { kind: 'v-belt', driverMm, drivenMm }),
 ]
+/** A timing belt over two alike, so that half the teeth are in mesh. */
+const timing = (teeth: number) =>
+  set('survey.positions.1.transmission', [
+    { kind: 'timing-belt', driverTeeth: teeth, drivenTeeth: teeth, section: 'tooth-l', centreMm: 300 },
+  ])
 const secondHand = [set('checks.secondHand', true), set('checks.testC', 40)]
 /** Only this holder, so that no other is the limit. */
 const only = (holder: object): Patch => [
@@ -429,6 +434,7 @@ const edges: Edge[] = [
     belt({ section: 'a', driverMm: 74 }),
     'watch',
   ],
+  ['six teeth in mesh', 'belts.teeth-in-mesh', [timing(12)], 'none', [timing(11)], 'watch'],
   // the spindle
   [
     'a chuck at its mark',
