@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate, evaluator } from '../src/evaluate/evaluate'
-import { applyPatch, inversePatch, planDifference, readPlan, set, type Plan } from '../src/plan'
+import { applyPatch, inversePatch, planDifference, readPlan, replacePlan, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { report } from '../src/report/report'
 import { arbitraryPlan } from './arbitraryPlan'
@@ -55,6 +55,16 @@ describe('of any plan', () => {
         const back = applyPatch(there, inversePatch(plan, patch))
         expect(planDifference(plan, back)).toEqual([])
         expect(evaluate(back)).toEqual(evaluate(plan))
+      }),
+      runs,
+    )
+  })
+  test('one becomes any other in one step, and itself again', () => {
+    fc.assert(
+      fc.property(arbitraryPlan, arbitraryPlan, (one, other) => {
+        const became = applyPatch(one, replacePlan(other))
+        expect(became).toEqual(other)
+        expect(applyPatch(became, inversePatch(one, replacePlan(other)))).toEqual(one)
       }),
       runs,
     )

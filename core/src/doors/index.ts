@@ -24,6 +24,7 @@ export { type Connection, connections, coolings, insulationClasses, type MotorPl
 export { applyPatch, type Change, inversePatch, type Patch, set, valueAt } from '../plan/patch'
 export { type DrivePlate, emptyPlan, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
 export type { PlanPath, PositionPath, TransmissionStagePath } from '../plan/planPath'
+export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'
 export type { SettingId } from '../plan/settingFields'
 export { type Hazard, hazards, type JobKind, type MachineKind, machineKinds, spindleNoses } from '../plan/survey'

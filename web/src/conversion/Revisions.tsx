@@ -1,4 +1,4 @@
-import { readPlan } from '@zesty/core'
+import { readPlan, replacePlan } from '@zesty/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { api, problemText } from '../state/api'
@@ -60,13 +60,7 @@ function Revision({ id, revision, onDone }: { id: string; revision: number; onDo
   const old = read.value
   const restore = () => {
     // As one undoable step like any other, so that undo takes a restore back too.
-    change(
-      `Restore revision ${revision}`,
-      (['name', 'survey', 'supply', 'motor', 'drive', 'controls', 'settings', 'overrides'] as const).map((section) => ({
-        path: section,
-        value: old[section],
-      })),
-    )
+    change(`Restore revision ${revision}`, replacePlan(old))
     onDone()
   }
   return (
