@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
-import { set, type Patch, type Plan } from '../src/plan'
+import { set, type Patch, type Plan, type PlanPath } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { demoPlans } from './demoPlans'
 import { mistakes, on400, soundPlan, spoiled } from './mistakes'
@@ -12,6 +12,32 @@ import { mistakes, on400, soundPlan, spoiled } from './mistakes'
 
 const rounded = (value: number | string): string =>
   typeof value === 'number' ? String(Number(value.toPrecision(6))) : value
+
+/** What is asked first; each is left out once. */
+const essentials = [
+  'supply.voltageV',
+  'supply.phases',
+  'supply.topology',
+  'supply.frequencyHz',
+  'supply.breakerA',
+  'motor.powerW',
+  'motor.lowVoltageV',
+  'motor.highVoltageV',
+  'motor.lowVoltageA',
+  'motor.ratedFrequencyHz',
+  'motor.ratedSpeedRpm',
+  'motor.connection',
+  'motor.cooling',
+  'motor.frame',
+  'drive.input',
+  'drive.inputVoltageV',
+  'drive.ratedOutputA',
+  'drive.ratedInputA',
+  'drive.powerW',
+  'drive.control',
+  'controls.reference',
+  'survey.mainPositionId',
+] as const satisfies readonly PlanPath[]
 
 /** Everything an evaluation says beside its findings, a line for each thing. */
 function told(evaluation: Evaluation): Record<string, string> {
@@ -170,6 +196,9 @@ describe('what a plan comes to', () => {
     expect(sound).toMatchSnapshot()
   })
   test.each([...demoPlans])('%s of the demo shops', (_, plan) => expect(told(evaluate(plan))).toMatchSnapshot())
+  test.each(essentials)('without %s', (path) =>
+    expect(differences(spoiled({ path, value: undefined }))).toMatchSnapshot(),
+  )
   test.each(Object.entries(others))('%s', (_, patch) => expect(differences(spoiled(...patch))).toMatchSnapshot())
   test.each(mistakes.map(([id, , patch], i) => [`${i} ${id}`, patch] as const))('with mistake %s', (_, patch) =>
     expect(differences(spoiled(...patch))).toMatchSnapshot(),
