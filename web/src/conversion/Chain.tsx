@@ -42,8 +42,10 @@ function Behind() {
   return (
     <p role="alert" className="flex flex-wrap items-center gap-3 border-b border-oxide px-4 py-2">
       <Mark kind="stop" />
-      What is said here is from before your change: the page could not fetch what works it out. Nothing you typed is
-      lost.
+      <span className="min-w-0 flex-1 basis-60">
+        What is said here is from before your change: the page could not fetch what works it out. Nothing you typed is
+        lost.
+      </span>
       <button type="button" className="btn" onClick={() => window.location.reload()}>
         Load the page again
       </button>
