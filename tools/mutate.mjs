@@ -44,7 +44,7 @@ export default { ...all.projects.find((p) => p.displayName === 'core'), rootDir:
 
 /** What is likely to notice, and quick, first. */
 const suites = [
-  'findings|figures|belts|physics',
+  'findings|figures|edges|belts|physics',
   'contracts|speeds|circuitAndStop|motorCircuit|facts',
   'evaluate|compare|search',
 ]
