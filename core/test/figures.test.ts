@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
-import { set, type Patch, type Plan, type PlanPath } from '../src/plan'
+import { jobKinds, set, type Job, type JobKind, type Patch, type Plan, type PlanPath } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { demoPlans } from './demoPlans'
 import { mistakes, on400, soundPlan, spoiled } from './mistakes'
@@ -86,6 +86,18 @@ const sound = told(evaluate(soundPlan()))
 
 const [onB] = soundPlan().survey.positions[1]?.transmission ?? []
 const belt = (measured: object): Patch => [set('survey.positions.1.transmission.0', { ...onB, ...measured })]
+
+/** A job of each kind in mild steel, with what is told of its cut. */
+const everyKind = (cut: Partial<Job>): Job[] =>
+  (Object.keys(jobKinds) as JobKind[]).map((kind) => ({
+    id: kind,
+    name: kind,
+    kind,
+    material: 'mild-steel',
+    tool: 'hss',
+    diameterMm: 20,
+    ...cut,
+  }))
 
 /** Plans without a fault that go ways which no mistake goes. */
 const others: Record<string, Patch> = {
@@ -184,6 +196,28 @@ const others: Record<string, Patch> = {
     set('drive.input', '3'),
   ],
   'a cable in a warm conduit': [set('supply.laying', 'conduit'), set('supply.ambientC', 45), set('supply.cableM', 40)],
+  'a job of every kind, told in full': [
+    set('survey.jobs', everyKind({ feedMm: 0.1, depthMm: 1, widthMm: 6, teeth: 4, pitchMm: 1.5 })),
+  ],
+  'a job of every kind, half told': [set('survey.jobs', everyKind({}))],
+  'jobs in wood and stainless, with carbide': [
+    set('survey.jobs', [
+      { id: 'w', kind: 'milling', material: 'wood', diameterMm: 20, feedMm: 0.2, depthMm: 3, widthMm: 10, teeth: 2 },
+      { id: 's', kind: 'drilling', material: 'stainless', tool: 'carbide', diameterMm: 8, feedMm: 0.1 },
+      {
+        id: 'k',
+        kind: 'turning',
+        kc11: 1500,
+        mc: 0.2,
+        diameterMm: 30,
+        surfaceSpeedMPerMin: 40,
+        feedMm: 0.2,
+        depthMm: 2,
+      },
+      { id: 't', kind: 'turning', torqueNm: 12, speedRpm: 300 },
+      { id: 'b', kind: 'sawing', material: 'mild-steel', diameterMm: 300 },
+    ]),
+  ],
   'nothing known of the motor': [set('motor', {})],
   'nothing known of the drive': [set('drive', {})],
   'nothing known of the wall': [set('supply', {})],

@@ -16,7 +16,7 @@ import {
 import { messageText } from '../src/quantities'
 import { changeOver } from '../src/speeds/changeOver'
 import { coverage } from '../src/speeds/coverage'
-import { isCovered, jobOn, type Wanted } from '../src/facts/spindle/jobOn'
+import { isCovered, jobOn, verdictOrder, type Wanted } from '../src/facts/spindle/jobOn'
 import { speedChart, speedChartCsv } from '../src/speeds/speedChart'
 import { speedMap } from '../src/speeds/speedMap'
 import { arbitraryPlan } from './arbitraryPlan'
@@ -303,4 +303,10 @@ describe('cards for the machine', () => {
     )
     expect(speedChartCsv(speedChart(evaluate(lathe()), [50])).split('\r\n')[1]).toBe('50,1333.33,602.679,267.857')
   })
+})
+
+test('a job is covered where its speed is there and its torque not known to be missing', () => {
+  const on = (verdict: (typeof verdictOrder)[number]) =>
+    isCovered({ verdict, rpm: 100, marginContinuous: undefined, marginPeak: undefined })
+  expect(verdictOrder.filter(on)).toEqual(['all-day', 'speed-only', 'moments'])
 })
