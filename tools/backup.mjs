@@ -1,54 +1,260 @@
 // @ts-check
-import { spawnSync } from 'node:child_process'
-import { existsSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { existsSync, statSync } from 'node:fs'
+import { resolve } from 'node:path'
+import { clearInterval, setInterval } from 'node:timers'
+import { setTimeout as sleep } from 'node:timers/promises'
+import { checkBackup, rowsOf, writeBackup } from './backupFile.mjs'
+import { clearOutlived, listBackups, nameNow } from './backupFolder.mjs'
 import { startCluster } from './cluster.mjs'
-import { ensurePostgres } from './setUp.mjs'
+import { allMigrations, appliedMigration, migrated } from './migrations.mjs'
+import { ensureApplication } from './setUp.mjs'
 import { Trouble } from './trouble.mjs'
 
-/** Runs `use` on the database, started for it where it does not run. @param {(url: string, programs: string) => void} use */
+/** Every table with rows of people, each after those that it refers to. A test holds it against the database. */
+export const TABLES = ['shops', 'conversions', 'revisions', 'library_items', 'marks']
+
+/** Rows that are fetched at once: a plan is some kilobytes. */
+const AT_ONCE = 200
+
+const USAGE = {
+  backup: `./zesty backup [FILE]     keeps the whole database in FILE, for its owner alone
+./zesty backup --list     the backups that were made by themselves`,
+  restore:
+    './zesty restore FILE      puts a backup in place of the database, which is kept until the next start has served',
+}
+
+/** @param {string[]} args @param {keyof typeof USAGE} verb */
+function helped(args, verb) {
+  const asked = args.some((a) => a === '--help' || a === '-h')
+  if (asked) console.log(USAGE[verb])
+  const strange = args.find((a) => a.startsWith('-') && a !== '--list')
+  if (!asked && strange) throw new Trouble(`${verb} does not know ${strange}.\n${USAGE[verb]}`, 2)
+  return asked
+}
+
+/** Runs `use` on the database, started for it where it does not run. @template T @param {(url: string) => Promise<T>} use */
 async function withDatabase(use) {
-  const programs = ensurePostgres()
   const given = process.env.DATABASE_URL
-  if (given) return use(given, programs)
+  if (given) return use(given)
   const cluster = await startCluster()
   try {
-    use(cluster.url, programs)
+    return await use(cluster.url)
   } finally {
     cluster.stop()
   }
 }
 
-/** @param {string} program @param {string[]} args @param {string} what */
-function must(program, args, what) {
-  const result = spawnSync(program, args, { encoding: 'utf8' })
-  if (result.status !== 0)
-    throw new Trouble(`${what} failed: ${result.stderr?.trim().split('\n')[0] ?? result.error?.message ?? ''}`)
+/** @template T @param {string} url @param {(client: import('pg').Client) => Promise<T>} use @returns {Promise<T>} */
+export async function connected(url, use) {
+  const { default: pg } = await import('pg')
+  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 10_000 })
+  try {
+    await client.connect()
+  } catch (error) {
+    throw new Trouble(`The database does not answer: ${error instanceof Error ? error.message : error}`)
+  }
+  try {
+    return await use(client)
+  } finally {
+    await client.end()
+  }
 }
 
-/** @param {string[]} args */
-export async function backup([file]) {
-  const target = resolve(file ?? `zesty-lathe-${new Date().toISOString().slice(0, 10)}.sql`)
-  await withDatabase((url, programs) =>
-    must(
-      join(programs, 'pg_dump'),
-      ['--no-owner', '--no-privileges', '--clean', '--if-exists', '-f', target, url],
-      'Backup',
-    ),
-  )
-  console.log(`Kept in ${target}`)
+/** @param {string} url @param {string} name */
+const beside = (url, name) => {
+  const other = new URL(url)
+  other.pathname = `/${name}`
+  return other.toString()
+}
+/** @param {string} url */
+const nameOf = (url) => decodeURIComponent(new URL(url).pathname.slice(1))
+
+/** Every row, as it stood at one moment, as JSON text of PostgreSQL's own making. @param {import('pg').Client} client */
+async function* everyRow(client) {
+  for (const table of TABLES) {
+    await client.query(`declare every_row no scroll cursor for select row_to_json(t)::text as row from "${table}" t`)
+    for (;;) {
+      const { rows } = await client.query(`fetch ${AT_ONCE} from every_row`)
+      for (const { row } of rows) yield { table, row: /** @type {string} */ (row) }
+      if (rows.length < AT_ONCE) break
+    }
+    await client.query('close every_row')
+  }
 }
 
+/** Keeps a database in a file, which is read back before it gets its name. @param {string} url @param {string} target */
+export const keepIn = (url, target) =>
+  connected(url, async (client) => {
+    const migration = await appliedMigration(client)
+    if (migration === undefined) throw new Trouble('There is nothing to keep yet: the database is empty.')
+    await client.query('begin transaction isolation level repeatable read, read only')
+    const counts = await writeBackup(target, { migration: migration.tag }, everyRow(client))
+    await client.query('commit')
+    return counts
+  })
+
+/** @param {Record<string, number>} counts */
+const told = (counts) =>
+  `${counts.shops ?? 0} shops, ${counts.conversions ?? 0} machines, ${counts.revisions ?? 0} revisions`
+
 /** @param {string[]} args */
-export async function restore([file]) {
-  if (!file) throw new Trouble('restore needs the file of a backup.', 2)
-  if (!existsSync(file)) throw new Trouble(`There is no file ${file}.`, 2)
-  await withDatabase((url, programs) =>
-    must(
-      join(programs, 'psql'),
-      ['-Xq', '-v', 'ON_ERROR_STOP=1', '--single-transaction', '-f', resolve(file), url],
-      'Restore',
-    ),
-  )
-  console.log(`Restored from ${resolve(file)}`)
+export async function backup(args) {
+  if (helped(args, 'backup')) return
+  if (args.includes('--list')) {
+    const kept = listBackups()
+    if (kept.length === 0) console.log('None was made by itself yet.')
+    for (const { file, made, why, bytes } of kept)
+      console.log(`${made.toISOString()}  ${why.padEnd(17)} ${String(Math.ceil(bytes / 1000)).padStart(6)} kB  ${file}`)
+    return
+  }
+  ensureApplication()
+  const target = resolve(args[0] ?? `zesty-lathe-${new Date().toISOString().slice(0, 10)}.jsonl`)
+  const counts = await withDatabase((url) => keepIn(url, target))
+  console.log(`Kept in ${target}: ${told(counts)}`)
+}
+
+/**
+ * Puts what a backup holds into a database of its own, made as it was when the backup was, then brought up to date.
+ * @param {string} url of the new database @param {string} file @param {string} migration
+ */
+async function fill(url, file, migration) {
+  await migrated(url, migration)
+  await connected(url, async (client) => {
+    await client.query('begin')
+    /** @type {Record<string, string[]>} */
+    const waiting = {}
+    const put = async (/** @type {string} */ table) => {
+      const rows = waiting[table] ?? []
+      if (rows.length === 0) return
+      waiting[table] = []
+      await client.query(
+        `insert into "${table}" select r.* from unnest($1::text[]) as t(line), json_populate_record(null::"${table}", t.line::json) as r`,
+        [rows],
+      )
+    }
+    for await (const { table, row } of rowsOf(file)) {
+      if (!TABLES.includes(table)) throw new Trouble(`${file} has rows of ${table}, which this release does not know.`)
+      ;(waiting[table] ??= []).push(row)
+      if ((waiting[table]?.length ?? 0) >= AT_ONCE) for (const before of TABLES) await put(before)
+    }
+    for (const table of TABLES) await put(table)
+    await client.query('commit')
+  })
+  await migrated(url)
+}
+
+/** @param {string} url @returns {Promise<Record<string, number>>} */
+const counted = (url) =>
+  connected(url, async (client) => {
+    /** @type {Record<string, number>} */
+    const counts = {}
+    for (const table of TABLES) {
+      const { rows } = await client.query(`select count(*)::int as n from "${table}"`)
+      if (rows[0].n > 0) counts[table] = rows[0].n
+    }
+    return counts
+  })
+
+const REPLACED = '_replaced_'
+const SWAP_TRIES = 15
+
+/**
+ * Puts one database in the place of another, which stays beside it under a name of its own. Nobody may be in either.
+ * @param {string} url of the one to be replaced @param {string} by
+ */
+async function swap(url, by) {
+  const name = nameOf(url)
+  const old = `${name}${REPLACED}${Date.now()}`
+  await connected(beside(url, 'postgres'), async (client) => {
+    // A session that has just ended is seen for a moment still.
+    const busy = async () =>
+      (await client.query('select count(*)::int as n from pg_stat_activity where datname = any($1)', [[name, by]]))
+        .rows[0].n > 0
+    for (let tries = 0; tries < SWAP_TRIES && (await busy()); tries += 1) await sleep(100)
+    if (await busy())
+      throw new Trouble(
+        'The database is in use: stop ./zesty start with Ctrl-C, then restore again. Nothing was changed.',
+      )
+    await client.query(`alter database "${name}" rename to "${old}"`)
+    try {
+      await client.query(`alter database "${by}" rename to "${name}"`)
+    } catch (error) {
+      await client.query(`alter database "${old}" rename to "${name}"`)
+      throw error
+    }
+  })
+  return old
+}
+
+/** Takes away what restores have replaced, once a start has served. @param {string} url */
+export const dropReplaced = (url) =>
+  connected(beside(url, 'postgres'), async (client) => {
+    const { rows } = await client.query('select datname from pg_database where starts_with(datname, $1)', [
+      `${nameOf(url)}${REPLACED}`,
+    ])
+    for (const { datname } of rows) await client.query(`drop database if exists "${datname}"`)
+  })
+
+/** @param {string[]} args */
+export async function restore(args) {
+  if (helped(args, 'restore')) return
+  const [file] = args
+  if (!file) throw new Trouble(`restore needs the file of a backup.\n${USAGE.restore}`, 2)
+  if (!existsSync(file) || !statSync(file).isFile()) throw new Trouble(`There is no file ${file}.`, 2)
+  const { head, counts } = await checkBackup(file)
+  if (!allMigrations().some(({ tag }) => tag === head.migration))
+    throw new Trouble(`${file} was made by a newer release (${head.migration}). Nothing was changed.`)
+  ensureApplication()
+  await withDatabase((url) => restoreInto(url, file, head.migration, counts))
+  console.log(`Restored from ${resolve(file)}: ${told(counts)}`)
+}
+
+/** @param {string} url @param {string} file @param {string} migration @param {Record<string, number>} counts @param {string} [folder] for what is kept before */
+export async function restoreInto(url, file, migration, counts, folder) {
+  const fresh = `${nameOf(url)}_restored_${Date.now()}`
+  await connected(url, async (client) => {
+    if ((await appliedMigration(client)) !== undefined)
+      return keepIn(url, nameNow('before-restore', new Date(), folder))
+    return undefined
+  })
+  const admin = beside(url, 'postgres')
+  await connected(admin, (client) => client.query(`create database "${fresh}"`))
+  try {
+    await fill(beside(url, fresh), file, migration)
+    const there = await counted(beside(url, fresh))
+    for (const table of TABLES)
+      if ((there[table] ?? 0) !== (counts[table] ?? 0))
+        throw new Trouble(
+          `Of ${counts[table] ?? 0} rows of ${table} ${there[table] ?? 0} came back. Nothing was changed.`,
+        )
+    await swap(url, fresh)
+  } catch (error) {
+    await connected(admin, (client) => client.query(`drop database if exists "${fresh}"`))
+    throw error
+  }
+}
+
+const HOUR_MS = 3_600_000
+const DAILY_MS = 23 * HOUR_MS
+
+/** Keeps the database once a day while it is served. Returns how to stop that. @param {string} url @param {(error: unknown) => void} tell */
+export function keepDaily(url, tell) {
+  const look = async () => {
+    const [newest] = listBackups().filter(({ why }) => why === 'daily')
+    if (newest && Date.now() - newest.made.getTime() < DAILY_MS) return
+    await keepIn(url, nameNow('daily'))
+    clearOutlived()
+  }
+  const run = () => void look().catch(tell)
+  const timer = setInterval(run, HOUR_MS)
+  timer.unref()
+  run()
+  return () => clearInterval(timer)
+}
+
+/** Keeps a database that this release is about to change, before it does. @param {string} url */
+export async function keepBeforeMigration(url) {
+  const applied = await connected(url, appliedMigration)
+  const newest = allMigrations().at(-1)
+  if (applied !== undefined && applied.tag !== newest?.tag) await keepIn(url, nameNow('before-migration'))
 }

@@ -139,6 +139,7 @@ async function nodeTests() {
       '--test-reporter=spec',
       join(root, 'cli', 'test', 'cli.test.mjs'),
       join(root, 'tools', 'test', 'tools.test.mjs'),
+      join(root, 'tools', 'test', 'backup.test.mjs'),
     ]),
   )
 }

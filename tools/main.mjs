@@ -37,11 +37,11 @@ const verbs = {
     run: (args) => commandLine('docs', args),
   },
   backup: {
-    says: '[FILE]                       the database as a plain SQL dump',
+    says: '[FILE | --list]              keeps the database in a file; lists those kept by themselves',
     run: async (args) => (await import('./backup.mjs')).backup(args),
   },
   restore: {
-    says: 'FILE                         the database from such a dump',
+    says: 'FILE                         puts a backup in place of the database',
     run: async (args) => (await import('./backup.mjs')).restore(args),
   },
   help: { says: '                             this list', run: () => help() },

@@ -45,7 +45,7 @@ export default { ...all.projects.find((p) => p.displayName === 'core'), rootDir:
 /** What is likely to notice, and quick, first. */
 const suites = [
   'findings|figures|edges|belts|physics',
-  'contracts|speeds|circuitAndStop|motorCircuit|facts',
+  'contracts|speeds|circuitAndStop|motorCircuit|terminalNeeds',
   'evaluate|compare|search',
 ]
 

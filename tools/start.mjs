@@ -1,6 +1,7 @@
 // @ts-check
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { dropReplaced, keepBeforeMigration, keepDaily } from './backup.mjs'
 import { isFree, startCluster } from './cluster.mjs'
 import { root } from './paths.mjs'
 import { ensureApplication } from './setUp.mjs'
@@ -67,14 +68,20 @@ export async function start(args) {
     demo: options.demo,
   }
   try {
+    await keepBeforeMigration(cluster.url)
     serving = await listen(serve, common, options.port)
   } catch (error) {
     cluster.stop()
     throw error
   }
   for (const note of serving.notes) console.log(note)
+  await dropReplaced(cluster.url).catch(tellTrouble)
+  keepDaily(cluster.url, tellTrouble)
   console.log(`Zesty Lathe is at ${serving.url}  (Ctrl-C stops it)`)
 }
+
+/** What goes wrong beside serving is told, and serving goes on. @param {unknown} error */
+const tellTrouble = (error) => console.error(`zesty: ${error instanceof Error ? error.message : error}`)
 
 /** @param {(o: object) => Promise<{url: string, notes: string[], close: () => Promise<void>}>} serve @param {{host: string}} common @param {number | undefined} chosen */
 async function listen(serve, common, chosen) {

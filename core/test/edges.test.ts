@@ -133,7 +133,28 @@ const edges: Edge[] = [
     [set('supply.supplyUnit', 'generator'), set('supply.supplyUnitVA', 6500)],
     'watch',
   ],
+  [
+    'a unit whose load is not known',
+    'supply-unit.wall-breaker',
+    [set('supply.supplyUnit', 'transformer'), set('supply.wallBreakerA', 5), set('motor', {}), set('drive', {})],
+    'none',
+    [
+      set('supply.supplyUnit', 'transformer'),
+      set('supply.wallVoltageV', 230),
+      set('supply.supplyUnitVA', 5000),
+      set('supply.wallBreakerA', 5),
+    ],
+    'stop',
+  ],
   // the motor
+  [
+    'two speeds, nothing said of its windings',
+    'motor.one-winding',
+    [set('motor', { kind: 'pole-changing' })],
+    'none',
+    [set('motor', { kind: 'pole-changing', oneWinding: true })],
+    'note',
+  ],
   [
     'overload two hundredths over the plate',
     'motor.overload',

@@ -218,6 +218,10 @@ const others: Record<string, Patch> = {
       { id: 'b', kind: 'sawing', material: 'mild-steel', diameterMm: 300 },
     ]),
   ],
+  'nothing that spins is marked': [set('survey.holders', []), set('survey.originalTopRpm', undefined)],
+  'a belt of which only the pulleys are known': [
+    set('survey.positions.1.transmission', [{ kind: 'v-belt', driverMm: 90, drivenMm: 224 }]),
+  ],
   'nothing known of the motor': [set('motor', {})],
   'nothing known of the drive': [set('drive', {})],
   'nothing known of the wall': [set('supply', {})],

@@ -4,6 +4,9 @@ import { openDatabase } from './db/database'
 import { readSamples } from './library/samples'
 import { settleDemo, type DemoWish } from './demo/demoShops'
 
+/** For tools that keep and restore the database. */
+export { openDatabase }
+
 export interface ServeOptions {
   host: string
   port: number
