@@ -1,7 +1,7 @@
 // @ts-check
 import { existsSync, statSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { clearInterval, setInterval } from 'node:timers'
+import { setInterval } from 'node:timers'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { checkBackup, rowsOf, writeBackup } from './backupFile.mjs'
 import { clearOutlived, listBackups, nameNow } from './backupFolder.mjs'
@@ -183,7 +183,6 @@ async function swap(url, by) {
       throw error
     }
   })
-  return old
 }
 
 /** Takes away what restores have replaced, once a start has served. @param {string} url */
@@ -212,11 +211,8 @@ export async function restore(args) {
 /** @param {string} url @param {string} file @param {string} migration @param {Record<string, number>} counts @param {string} [folder] for what is kept before */
 export async function restoreInto(url, file, migration, counts, folder) {
   const fresh = `${nameOf(url)}_restored_${Date.now()}`
-  await connected(url, async (client) => {
-    if ((await appliedMigration(client)) !== undefined)
-      return keepIn(url, nameNow('before-restore', new Date(), folder))
-    return undefined
-  })
+  if ((await connected(url, appliedMigration)) !== undefined)
+    await keepIn(url, nameNow('before-restore', new Date(), folder))
   const admin = beside(url, 'postgres')
   await connected(admin, (client) => client.query(`create database "${fresh}"`))
   try {
@@ -237,7 +233,7 @@ export async function restoreInto(url, file, migration, counts, folder) {
 const HOUR_MS = 3_600_000
 const DAILY_MS = 23 * HOUR_MS
 
-/** Keeps the database once a day while it is served. Returns how to stop that. @param {string} url @param {(error: unknown) => void} tell */
+/** Keeps the database once a day while it is served. @param {string} url @param {(error: unknown) => void} tell */
 export function keepDaily(url, tell) {
   const look = async () => {
     const [newest] = listBackups().filter(({ why }) => why === 'daily')
@@ -246,10 +242,8 @@ export function keepDaily(url, tell) {
     clearOutlived()
   }
   const run = () => void look().catch(tell)
-  const timer = setInterval(run, HOUR_MS)
-  timer.unref()
+  setInterval(run, HOUR_MS).unref()
   run()
-  return () => clearInterval(timer)
 }
 
 /** Keeps a database that this release is about to change, before it does. @param {string} url */

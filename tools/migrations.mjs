@@ -1,18 +1,17 @@
 // @ts-check
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { root } from './paths.mjs'
 import { ensureApplication } from './setUp.mjs'
 
-export const migrationsFolder = join(root, 'server', 'migrations')
-const journalOf = (/** @type {string} */ folder) => join(folder, 'meta', '_journal.json')
+const migrationsFolder = join(root, 'server', 'migrations')
 
 /** @typedef {{tag: string, when: number}} Migration */
 
 /** Every migration of this release, in order. @returns {Migration[]} */
-export const allMigrations = () => JSON.parse(readFileSync(journalOf(migrationsFolder), 'utf8')).entries
+export const allMigrations = () =>
+  JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')).entries
 
 /** The newest migration that a database has; undefined where it has none. @param {import('pg').Client} client @returns {Promise<Migration | undefined>} */
 export async function appliedMigration(client) {
@@ -27,16 +26,11 @@ export async function appliedMigration(client) {
 /** Brings a database to a migration, the newest unless said. @param {string} url @param {string} [tag] */
 export async function migrated(url, tag) {
   const { server } = ensureApplication()
-  const { openDatabase } = await import(pathToFileURL(server).href)
-  if (tag === undefined) return (await openDatabase(url, migrationsFolder)).close()
-  const folder = mkdtempSync(join(tmpdir(), 'zesty-migrations-'))
+  const { migrationsUpTo, openDatabase } = await import(pathToFileURL(server).href)
+  const folder = tag === undefined ? migrationsFolder : migrationsUpTo(migrationsFolder, tag)
   try {
-    cpSync(migrationsFolder, folder, { recursive: true })
-    const journal = JSON.parse(readFileSync(journalOf(folder), 'utf8'))
-    const last = journal.entries.findIndex((/** @type {Migration} */ m) => m.tag === tag)
-    writeFileSync(journalOf(folder), JSON.stringify({ ...journal, entries: journal.entries.slice(0, last + 1) }))
     await (await openDatabase(url, folder)).close()
   } finally {
-    rmSync(folder, { recursive: true })
+    if (folder !== migrationsFolder) rmSync(folder, { recursive: true })
   }
 }

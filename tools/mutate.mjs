@@ -1,7 +1,7 @@
 // @ts-check
 import { spawn } from 'node:child_process'
 import { cpSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
-import { join, relative } from 'node:path'
+import { dirname, join, relative } from 'node:path'
 import { localPath, root } from './paths.mjs'
 import { npmBin } from './run.mjs'
 import { ensureDependencies } from './setUp.mjs'
@@ -26,7 +26,7 @@ function randomFrom(seed) {
 
 /** A copy of core to slip in, with what its tests read. @param {number} worker */
 function workshop(worker) {
-  const at = localPath('mutation', String(worker), 'jest.config.mjs').replace(/\/jest\.config\.mjs$/, '')
+  const at = dirname(localPath('mutation', String(worker), 'jest.config.mjs'))
   rmSync(at, { recursive: true, force: true })
   for (const part of ['core', 'demo', 'samples', 'package.json'])
     cpSync(join(root, part), join(at, part), {

@@ -75,9 +75,10 @@ export async function start(args) {
     throw error
   }
   for (const note of serving.notes) console.log(note)
-  await dropReplaced(cluster.url).catch(tellTrouble)
-  keepDaily(cluster.url, tellTrouble)
   console.log(`Zesty Lathe is at ${serving.url}  (Ctrl-C stops it)`)
+  // Nobody waits for what only tidies up and keeps.
+  void dropReplaced(cluster.url).catch(tellTrouble)
+  keepDaily(cluster.url, tellTrouble)
 }
 
 /** What goes wrong beside serving is told, and serving goes on. @param {unknown} error */

@@ -1,11 +1,12 @@
 import 'reflect-metadata'
 import { createApplication } from './application'
 import { openDatabase } from './db/database'
+import { migrationsUpTo } from './db/migrationsUpTo'
 import { readSamples } from './library/samples'
 import { settleDemo, type DemoWish } from './demo/demoShops'
 
 /** For tools that keep and restore the database. */
-export { openDatabase }
+export { migrationsUpTo, openDatabase }
 
 export interface ServeOptions {
   host: string

@@ -1,26 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { rmSync } from 'node:fs'
 import pg from 'pg'
 import { openDatabase } from '../src/db/database'
+import { migrationsUpTo } from '../src/db/migrationsUpTo'
 import { freshDatabase, migrations } from './harness'
-
-interface Journal {
-  entries: { tag: string }[]
-}
-
-/** The migrations as they were when one of them was the newest. */
-function migrationsUpTo(tag: string): string {
-  const folder = mkdtempSync(join(tmpdir(), 'migrations-'))
-  cpSync(migrations, folder, { recursive: true })
-  const path = join(folder, 'meta', '_journal.json')
-  const journal = JSON.parse(readFileSync(path, 'utf8')) as Journal
-  const last = journal.entries.findIndex((entry) => entry.tag === tag)
-  if (last === -1) throw new Error(`there is no migration ${tag}`)
-  writeFileSync(path, JSON.stringify({ ...journal, entries: journal.entries.slice(0, last + 1) }))
-  return folder
-}
 
 describe('items kept before one name stood for one item', () => {
   const long = 'x'.repeat(80)
@@ -41,7 +24,7 @@ describe('items kept before one name stood for one item', () => {
   let longSecond: string
 
   beforeAll(async () => {
-    folder = migrationsUpTo('0000_first_tables')
+    folder = migrationsUpTo(migrations, '0000_first_tables')
     const url = await freshDatabase()
     await (await openDatabase(url, folder)).close()
     client = new pg.Client({ connectionString: url })
