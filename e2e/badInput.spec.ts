@@ -1,7 +1,7 @@
 import { pathToFileURL } from 'node:url'
 import { join } from 'node:path'
 import { chain, demoFile, expect, kept, test, type } from './shopFixture'
-import { freePort } from '../tools/cluster.mjs'
+import { freePort } from '../tools/ports.mjs'
 
 test('what cannot be read stays in the field with the reason, also after going elsewhere and reloading', async ({
   page,

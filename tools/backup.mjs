@@ -32,15 +32,17 @@ function helped(args, verb) {
   return asked
 }
 
-/** Runs `use` on the database, started for it where it does not run. @template T @param {(url: string) => Promise<T>} use */
+/** @typedef {{admin: string, owner: string}} Urls The database, as who may make others and as who owns its tables. */
+
+/** Runs `use` on the database, started for it where it does not run. @template T @param {(urls: Urls) => Promise<T>} use */
 async function withDatabase(use) {
   const given = process.env.DATABASE_URL
-  if (given) return use(given)
+  if (given) return use({ admin: given, owner: given })
   const cluster = await startCluster()
   try {
-    return await use(cluster.url)
+    return await use(cluster.urls)
   } finally {
-    cluster.stop()
+    await cluster.stop()
   }
 }
 
@@ -109,7 +111,7 @@ export async function backup(args) {
   }
   ensureApplication()
   const target = resolve(args[0] ?? `zesty-lathe-${new Date().toISOString().slice(0, 10)}.jsonl`)
-  const counts = await withDatabase((url) => keepIn(url, target))
+  const counts = await withDatabase(({ owner }) => keepIn(owner, target))
   console.log(`Kept in ${target}: ${told(counts)}`)
 }
 
@@ -204,17 +206,20 @@ export async function restore(args) {
   if (!allMigrations().some(({ tag }) => tag === head.migration))
     throw new Trouble(`${file} was made by a newer release (${head.migration}). Nothing was changed.`)
   ensureApplication()
-  await withDatabase((url) => restoreInto(url, file, head.migration, counts))
+  await withDatabase((urls) => restoreInto(urls, file, head.migration, counts))
   console.log(`Restored from ${resolve(file)}: ${told(counts)}`)
 }
 
-/** @param {string} url @param {string} file @param {string} migration @param {Record<string, number>} counts @param {string} [folder] for what is kept before */
-export async function restoreInto(url, file, migration, counts, folder) {
+/** @param {Urls} urls @param {string} file @param {string} migration @param {Record<string, number>} counts @param {string} [folder] for what is kept before */
+export async function restoreInto({ admin: adminUrl, owner: url }, file, migration, counts, folder) {
   const fresh = `${nameOf(url)}_restored_${Date.now()}`
   if ((await connected(url, appliedMigration)) !== undefined)
     await keepIn(url, nameNow('before-restore', new Date(), folder))
-  const admin = beside(url, 'postgres')
-  await connected(admin, (client) => client.query(`create database "${fresh}"`))
+  const admin = beside(adminUrl, 'postgres')
+  const owner = decodeURIComponent(new URL(url).username)
+  await connected(admin, (client) =>
+    client.query(`create database "${fresh}" owner ${owner === '' ? 'current_user' : client.escapeIdentifier(owner)}`),
+  )
   try {
     await fill(beside(url, fresh), file, migration)
     const there = await counted(beside(url, fresh))
@@ -223,7 +228,7 @@ export async function restoreInto(url, file, migration, counts, folder) {
         throw new Trouble(
           `Of ${counts[table] ?? 0} rows of ${table} ${there[table] ?? 0} came back. Nothing was changed.`,
         )
-    await swap(url, fresh)
+    await swap(adminUrl, fresh)
   } catch (error) {
     await connected(admin, (client) => client.query(`drop database if exists "${fresh}"`))
     throw error

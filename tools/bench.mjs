@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { pathToFileURL } from 'node:url'
 import { chromiumArguments } from './browser.mjs'
-import { freePort, throwAwayCluster } from './cluster.mjs'
+import { throwAwayCluster } from './cluster.mjs'
+import { freePort } from './ports.mjs'
 import { root } from './paths.mjs'
 import { ensureApplication, ensureChromium, ensureCommandLine } from './setUp.mjs'
 
@@ -150,13 +151,13 @@ async function searchLines() {
 async function pageLines() {
   const cluster = await throwAwayCluster()
   try {
-    const first = await startServer(cluster.url)
+    const first = await startServer(cluster.urls.owner)
     try {
       const machine = await fullestMachine(first.url)
       const lines = [...(await apiLines(first, machine)), ...(await browserLines(first.url, machine))]
       first.stop()
       await first.ended
-      const again = await startServer(cluster.url)
+      const again = await startServer(cluster.urls.owner)
       again.stop()
       await again.ended
       return [...lines, timed('second ./zesty start to serving', again.took, 8000)]
@@ -165,7 +166,7 @@ async function pageLines() {
       await first.ended
     }
   } finally {
-    cluster.remove()
+    await cluster.remove()
   }
 }
 

@@ -1,8 +1,9 @@
 // @ts-check
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { freePort, throwAwayCluster } from './cluster.mjs'
+import { throwAwayCluster } from './cluster.mjs'
 import { root } from './paths.mjs'
+import { freePort } from './ports.mjs'
 import { ensureApplication } from './setUp.mjs'
 
 /**
@@ -18,7 +19,8 @@ export async function demoServer({ demo = true, port } = {}) {
     const serving = await serve({
       host: '127.0.0.1',
       port: chosen,
-      databaseUrl: cluster.url,
+      databaseUrl: cluster.urls.serving,
+      ownerUrl: cluster.urls.owner,
       webRoot,
       migrations: join(root, 'server', 'migrations'),
       demoFolder: join(root, 'demo'),
@@ -27,14 +29,14 @@ export async function demoServer({ demo = true, port } = {}) {
     })
     return {
       url: /** @type {string} */ (serving.url),
-      databaseUrl: cluster.url,
+      databaseUrl: cluster.urls.serving,
       close: async () => {
         await serving.close()
-        cluster.remove()
+        await cluster.remove()
       },
     }
   } catch (error) {
-    cluster.remove()
+    await cluster.remove()
     throw error
   }
 }

@@ -1,7 +1,7 @@
 // @ts-check
 import lighthouse from 'lighthouse'
 import { chromiumArguments } from './browser.mjs'
-import { freePort } from './cluster.mjs'
+import { freePort } from './ports.mjs'
 import { demoServer } from './demoServer.mjs'
 import { ensureChromium } from './setUp.mjs'
 

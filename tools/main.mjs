@@ -5,7 +5,7 @@ import { end, Trouble } from './trouble.mjs'
 /** @type {Record<string, {says: string, run: (args: string[]) => unknown}>} */
 const verbs = {
   start: {
-    says: '[--port N] [--empty | --demo] [--host A]  set up, then serve on http://127.0.0.1:4747',
+    says: '[--port N] [--empty | --demo]  set up, then serve on http://127.0.0.1:4747\n                  [--host ADDRESS [--name NAME] [--insecure]]  for the phones of the shop too',
     run: async (args) => (await import('./start.mjs')).start(args),
   },
   check: {

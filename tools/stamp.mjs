@@ -1,6 +1,6 @@
 // @ts-check
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { localPath, root } from './paths.mjs'
 
@@ -30,6 +30,8 @@ export function once(name, inputs, product, work) {
   const now = fingerprint(inputs)
   const stamp = localPath('stamps', name)
   if (existsSync(product) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
+  // Work that is cut off must not pass for what was done for these inputs before.
+  rmSync(stamp, { force: true })
   work()
   writeFileSync(stamp, now)
 }

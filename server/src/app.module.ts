@@ -1,4 +1,6 @@
 import { Module, type DynamicModule } from '@nestjs/common'
+import { AccessModule } from './access/access.module'
+import type { Network } from './access/network'
 import type { LibraryItem } from '@zesty/core/library'
 import { ConversionsModule } from './conversions/conversions.module'
 import type { Database } from './db/database'
@@ -9,10 +11,22 @@ import { ShopsModule } from './shops/shops.module'
 
 @Module({})
 export class AppModule {
-  static of(db: Database, samples: readonly LibraryItem[]): DynamicModule {
+  static of(
+    db: Database,
+    samples: readonly LibraryItem[],
+    release: string,
+    network: Network | undefined,
+  ): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.of(db), ShopsModule, ConversionsModule, LibraryModule.of(samples), RulesModule],
+      imports: [
+        DatabaseModule.of(db),
+        AccessModule.of(network),
+        ShopsModule,
+        ConversionsModule.of(release),
+        LibraryModule.of(samples),
+        RulesModule,
+      ],
     }
   }
 }

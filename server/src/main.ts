@@ -1,4 +1,8 @@
 import 'reflect-metadata'
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import type { RequestListener, Server } from 'node:http'
+import { openNetwork, type NetworkWish } from './access/openNetwork'
 import { createApplication } from './application'
 import { openDatabase } from './db/database'
 import { migrationsUpTo } from './db/migrationsUpTo'
@@ -12,39 +16,65 @@ export interface ServeOptions {
   host: string
   port: number
   databaseUrl: string
+  /** Opens the database for one who may change its tables; the same unless given. */
+  ownerUrl?: string
   webRoot: string
   migrations: string
   demoFolder: string
   /** Holds the motors and drives that ship. */
   samplesFolder: string
   demo: DemoWish
+  /** How other machines may reach it, where they may. */
+  network?: NetworkWish
 }
+
+/** How long requests under way may take when the server closes, and then the database's connections. */
+const GRACE_MS = 1000
+
+const sleep = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms).unref())
 
 /** Opens the database, settles the demo data and listens; resolves once it serves. */
 export async function serve({
   host,
   port,
   databaseUrl,
+  ownerUrl,
   webRoot,
   migrations,
   demoFolder,
   samplesFolder,
   demo,
+  network: wish,
 }: ServeOptions) {
-  const database = await openDatabase(databaseUrl, migrations)
+  const database = await openDatabase(databaseUrl, migrations, ownerUrl)
   try {
     const samples = readSamples(samplesFolder)
     const notes = await settleDemo(database.db, demoFolder, samples, demo)
-    const app = await createApplication({ db: database.db, samples, webRoot, open: !isLoopback(host) })
-    // Longer than browsers and proxies keep a connection for another request: else one comes just as it is shut.
-    app.getHttpServer().keepAliveTimeout = KEEP_ALIVE_MS
+    const opened = wish && (await openNetwork(wish))
+    const app = await createApplication({
+      db: database.db,
+      samples,
+      release: releaseOfThis(),
+      webRoot,
+      ...(opened ? { network: opened.network } : {}),
+    })
     await app.listen(port, host)
+    const servers: Server[] = [app.getHttpServer()]
+    if (opened) servers.push(await opened.listen(app.getHttpAdapter().getInstance() as RequestListener))
+    /** Ends every connection at once, whatever its client does. */
+    const hangUp = () => servers.forEach((server) => server.closeAllConnections())
     return {
       url: `http://${host.includes(':') ? `[${host}]` : host}:${port}`,
+      network: opened?.network,
       notes,
+      hangUp,
+      /** Takes no more requests, lets those under way end, but waits for nobody for long; the database goes last. */
       close: async () => {
+        const late = setTimeout(hangUp, GRACE_MS)
+        servers.forEach((server) => server.close())
         await app.close()
-        await database.close()
+        clearTimeout(late)
+        await Promise.race([database.close(), sleep(GRACE_MS)])
       },
     }
   } catch (error) {
@@ -53,6 +83,9 @@ export async function serve({
   }
 }
 
-const KEEP_ALIVE_MS = 75_000
-
-const isLoopback = (host: string): boolean => host === 'localhost' || host === '::1' || host.startsWith('127.')
+/** A fingerprint of the program that runs. */
+const releaseOfThis = (): string =>
+  createHash('sha256')
+    .update(readFileSync(new URL(import.meta.url)))
+    .digest('hex')
+    .slice(0, 16)

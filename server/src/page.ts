@@ -27,23 +27,3 @@ export function servePage(app: { use: (...handlers: unknown[]) => unknown }, web
 function setCaching(res: Response, path: string): void {
   res.setHeader('Cache-Control', /[/\\]assets[/\\]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache')
 }
-
-/** Answers only to names of this machine, so that no foreign page can reach it through a name of its own. */
-export function onlyLocalNames(req: Request, res: Response, next: NextFunction): void {
-  const name = (req.headers.host ?? '').replace(/:\d+$/, '')
-  if (['127.0.0.1', 'localhost', '[::1]', ''].includes(name)) {
-    next()
-    return
-  }
-  res
-    .status(403)
-    .type('application/problem+json')
-    .send(
-      JSON.stringify({
-        type: 'about:blank',
-        title: 'Not allowed',
-        status: 403,
-        detail: 'This server answers to 127.0.0.1 and localhost; start it with --host to open it to others.',
-      }),
-    )
-}

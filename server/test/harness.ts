@@ -1,9 +1,11 @@
 import 'reflect-metadata'
 import { randomBytes } from 'node:crypto'
+import type { RequestListener } from 'node:http'
 import { join } from 'node:path'
 import type { INestApplication } from '@nestjs/common'
 import pg from 'pg'
 import supertest from 'supertest'
+import type { Network } from '../src/access/network'
 import { createApplication } from '../src/application'
 import { readSamples } from '../src/library/samples'
 import { openDatabase, type Database } from '../src/db/database'
@@ -17,20 +19,23 @@ export interface Harness {
   db: Database
   api: ReturnType<typeof supertest>
   url: string
+  /** What answers requests, for a listener of another kind. */
+  handler: () => RequestListener
   close: () => Promise<void>
 }
 
 /** The whole application on a database of its own, in the PostgreSQL that `./zesty check` has started. */
-export async function harness(options: { webRoot?: string; open?: boolean } = {}): Promise<Harness> {
+export async function harness(options: { webRoot?: string; network?: Network } = {}): Promise<Harness> {
   const url = await freshDatabase()
   const database = await openDatabase(url, migrations)
-  const app = await createApplication({ db: database.db, samples, ...options })
+  const app = await createApplication({ db: database.db, samples, release: 'test', ...options })
   await app.init()
   return {
     app,
     db: database.db,
     api: supertest(app.getHttpServer()),
     url,
+    handler: () => app.getHttpAdapter().getInstance() as RequestListener,
     close: async () => {
       await app.close()
       await database.close()

@@ -120,12 +120,3 @@ describe('what the API answers', () => {
     expect([small.status, small.headers['content-encoding']]).toEqual([200, undefined])
   })
 })
-
-describe('a server that is opened to others', () => {
-  test('answers to any name; one that is not, to none but this machine’s', async () => {
-    expect((await ask('/api/shops', { host: 'lathe.local' })).status).toBe(403)
-    const open = await harness({ open: true })
-    await open.api.get('/api/shops').set('host', 'lathe.local').expect(200)
-    await open.close()
-  })
-})

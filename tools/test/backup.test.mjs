@@ -96,8 +96,8 @@ describe('a database', () => {
   const kept = join(scratch, 'database.jsonl')
   before(async () => {
     cluster = await throwAwayCluster()
-    await migrated(cluster.url)
-    await connected(cluster.url, async (client) => {
+    await migrated(cluster.urls.owner)
+    await connected(cluster.urls.owner, async (client) => {
       await client.query("insert into shops (name) select 'Shop ' || n from generate_series(1, 450) n")
       await client.query(
         `insert into conversions (shop_id, plan) select id, json_build_object('name', name || e'\\u0001\\n\\\\!', 'long', 1234567890.123456789) from shops`,
@@ -109,13 +109,13 @@ describe('a database', () => {
         "insert into library_items (shop_id, kind, name, version, item) select id, 'motor', name, 3, '{}' from shops",
       )
     })
-    await keepIn(cluster.url, kept)
+    await keepIn(cluster.urls.owner, kept)
   })
   after(() => cluster.remove())
 
   /** Everything in it, as text. */
   const all = () =>
-    connected(cluster.url, async (client) => {
+    connected(cluster.urls.owner, async (client) => {
       const text = []
       for (const table of TABLES)
         text.push(
@@ -126,34 +126,34 @@ describe('a database', () => {
       return text.join('\n')
     })
   const databases = () =>
-    connected(cluster.url, async (client) =>
+    connected(cluster.urls.owner, async (client) =>
       (await client.query('select datname from pg_database')).rows
         .map((r) => r.datname)
         .filter((n) => /zesty_/.test(n)),
     )
 
   test('has no table that a backup leaves out', () =>
-    connected(cluster.url, async (client) => {
+    connected(cluster.urls.owner, async (client) => {
       const { rows } = await client.query("select tablename from pg_tables where schemaname = 'public'")
       assert.deepEqual(rows.map((r) => r.tablename).sort(), [...TABLES].sort())
     }))
   test('comes back to the last digit, and what it replaced stays until a start has served', async () => {
     const before = await all()
-    await connected(cluster.url, (client) => client.query('delete from shops'))
+    await connected(cluster.urls.owner, (client) => client.query('delete from shops'))
     assert.equal(await all(), '')
     const { head, counts } = await checkBackup(kept)
-    await restoreInto(cluster.url, kept, head.migration, counts, scratch)
+    await restoreInto(cluster.urls, kept, head.migration, counts, scratch)
     assert.equal(await all(), before)
     assert.equal((await databases()).length, 1)
-    await dropReplaced(cluster.url)
+    await dropReplaced(cluster.urls.owner)
     assert.deepEqual(await databases(), [])
   })
   test('somebody is using is left alone', async () => {
     const before = await all()
     const { head, counts } = await checkBackup(kept)
-    await connected(cluster.url, async () => {
+    await connected(cluster.urls.owner, async () => {
       await assert.rejects(
-        restoreInto(cluster.url, kept, head.migration, counts, scratch),
+        restoreInto(cluster.urls, kept, head.migration, counts, scratch),
         /is in use: stop \.\/zesty start/,
       )
     })
@@ -174,13 +174,13 @@ describe('a database', () => {
       })(),
     )
     const { head, counts } = await checkBackup(file)
-    await assert.rejects(restoreInto(cluster.url, file, head.migration, counts, scratch))
+    await assert.rejects(restoreInto(cluster.urls, file, head.migration, counts, scratch))
     assert.equal(await all(), before)
     assert.deepEqual(await databases(), [])
   })
   test('kept by an older release is brought up to date as it comes back', async () => {
-    const old = cluster.url.replace(/\/[^/]*$/, '/older')
-    await connected(cluster.url, (client) => client.query('create database older'))
+    const old = cluster.urls.owner.replace(/\/[^/]*$/, '/older')
+    await connected(cluster.urls.owner, (client) => client.query('create database older'))
     await migrated(old, '0000_first_tables')
     await connected(old, (client) =>
       client.query(`with shop as (insert into shops (name) values ('Old') returning id)
@@ -190,8 +190,8 @@ describe('a database', () => {
     await keepIn(old, file)
     const { head, counts } = await checkBackup(file)
     assert.equal(head.migration, '0000_first_tables')
-    await restoreInto(cluster.url, file, head.migration, counts, scratch)
-    await connected(cluster.url, async (client) => {
+    await restoreInto(cluster.urls, file, head.migration, counts, scratch)
+    await connected(cluster.urls.owner, async (client) => {
       assert.deepEqual((await client.query('select name, version from library_items')).rows, [
         { name: 'Elm', version: 2 },
       ])

@@ -74,12 +74,17 @@ describe('a Debian package', () => {
 
 describe('options of start', () => {
   test('are those of the machine itself unless told otherwise', () => {
-    assert.deepEqual(readOptions([]), { host: '127.0.0.1', demo: 'as-before' })
-    assert.deepEqual(readOptions(['--port', '5000', '--host', '0.0.0.0', '--empty']), {
-      host: '0.0.0.0',
-      port: 5000,
-      demo: 'remove',
-    })
+    assert.deepEqual(readOptions([]), { names: [], insecure: false, demo: 'as-before' })
+    assert.deepEqual(
+      readOptions(['--port', '5000', '--host', '0.0.0.0', '--name', 'shed.lan', '--insecure', '--empty']),
+      {
+        host: '0.0.0.0',
+        names: ['shed.lan'],
+        insecure: true,
+        port: 5000,
+        demo: 'remove',
+      },
+    )
     assert.equal(readOptions(['--demo']).demo, 'add')
   })
   for (const [args, says] of /** @type {[string[], RegExp][]} */ ([
@@ -88,6 +93,8 @@ describe('options of start', () => {
     [['--port', '65536'], /from 1 to 65535/],
     [['--port', 'http'], /from 1 to 65535/],
     [['--prot', '1'], /does not know --prot/],
+    [['--insecure'], /need --host/],
+    [['--name', 'shed.lan'], /need --host/],
   ]))
     test(`${args.join(' ')} is refused`, () => {
       assert.throws(

@@ -5,9 +5,11 @@ import { Provider } from 'react-redux'
 import './app.css'
 import { App } from './app/App'
 import { store } from './state/store'
+import { showOpen } from './state/tab'
 import { applyTheme } from './state/theme'
 
 applyTheme()
+showOpen()
 const place = document.getElementById('root')
 if (place)
   createRoot(place).render(

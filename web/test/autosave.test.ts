@@ -1,12 +1,14 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { emptyPlan, set, type Plan } from '@zesty/core'
 import { store } from '../src/state/store'
-import { readDraft } from '../src/state/draft'
+import { readDrafts } from '../src/state/draft'
 import { changed, closed, settled, typedUnread } from '../src/state/planSlice'
 import { CONVERSION, conversion, keeps, open, openWith, problem, server } from './page'
 
 const power = (powerW: number) => changed({ label: 'Power', patch: [set('motor.powerW', powerW)] })
 const plan: Plan = emptyPlan('Lathe')
+/** What this browser holds of the conversion. */
+const draft = () => readDrafts().find(({ conversionId }) => conversionId === CONVERSION)
 const elapse = (ms: number) => jest.advanceTimersByTimeAsync(ms)
 
 beforeEach(() => {
@@ -111,16 +113,112 @@ describe('while the server is away', () => {
     store.dispatch(power(1100))
     await elapse(500)
     expect(open().keeping.state).toBe('waiting')
-    expect(readDraft(CONVERSION)).toMatchObject({ baseRevision: 1, plan: { motor: { powerW: 1100 } } })
+    expect(draft()).toMatchObject({ baseRevision: 1, plan: { motor: { powerW: 1100 } } })
     away = false
     await elapse(2500)
-    expect([open().keeping.state, sent.length >= 2, readDraft(CONVERSION)]).toEqual(['kept', true, undefined])
+    expect([open().keeping.state, sent.length >= 2, draft()]).toEqual(['kept', true, undefined])
   })
   test('a server without its database is waited for as well', async () => {
     server(() => problem(503, 'The database does not answer.'))
     store.dispatch(power(1100))
     await elapse(500)
     expect(open().keeping).toEqual({ state: 'waiting', why: 'The database does not answer.' })
+  })
+})
+
+describe('an answer that will not change', () => {
+  test.each([400, 403, 404, 413, 422, 500, 502])('%d is not asked for again', async (status) => {
+    const sent = server(() => problem(status, 'No.'))
+    store.dispatch(power(1100))
+    await elapse(20_000)
+    expect([open().keeping, sent.length]).toEqual([{ state: 'refused', why: 'No.' }, 1])
+    // The next edit is another question.
+    store.dispatch(power(1200))
+    await elapse(600)
+    expect(sent).toHaveLength(2)
+  })
+  test.each([429, 503])('%d may, when the server says', async (status) => {
+    const sent = server(() => ({ ...problem(status, 'Later.'), headers: { 'retry-after': '7' } }))
+    store.dispatch(power(1100))
+    await elapse(6500)
+    expect(sent).toHaveLength(1)
+    await elapse(1500)
+    expect(sent).toHaveLength(2)
+  })
+})
+
+describe('a field that the server refuses', () => {
+  const refusing = (faults: { field: string; message: string }[]) =>
+    server((save) =>
+      save.plan.motor.powerW === 1100
+        ? problem(400, 'plan.motor.powerW must be at most 1000.', { faults })
+        : keeps(save),
+    )
+  test('goes back to what is kept, with its text to mend, and the rest is kept', async () => {
+    const sent = refusing([{ field: 'plan.motor.powerW', message: 'must be at most 1000' }])
+    store.dispatch(changed({ label: 'Both', patch: [set('motor.powerW', 1100), set('motor.frame', '90L')] }))
+    await elapse(2000)
+    expect(sent.map(({ plan: { motor } }) => [motor.powerW, motor.frame])).toEqual([
+      [1100, '90L'],
+      [undefined, '90L'],
+    ])
+    expect(open().typed).toEqual({ 'motor.powerW': { text: '1.1 kW', message: 'must be at most 1000' } })
+    expect([open().keeping.state, open().keptPlan.motor.frame]).toEqual(['kept', '90L'])
+    expect(draft()?.typed).toEqual(open().typed)
+  })
+  test.each([
+    ['is none of this page’s', [{ field: 'plan.motor.steam', message: 'is missing' }]],
+    ['holds what the server kept already', [{ field: 'plan.motor.frame', message: 'is wrong' }]],
+    [
+      'is only one of two that are refused',
+      [
+        { field: 'plan.motor.powerW', message: 'x' },
+        { field: '', message: 'y' },
+      ],
+    ],
+  ])('is told and left when it %s', async (_, faults) => {
+    const sent = refusing(faults)
+    store.dispatch(power(1100))
+    await elapse(10_000)
+    expect([open().keeping.state, open().plan.motor.powerW, sent.length]).toEqual(['refused', 1100, 1])
+  })
+})
+
+describe('a browser that keeps nothing', () => {
+  const away = () => server(() => new TypeError('fetch failed'))
+  afterEach(() => void jest.restoreAllMocks())
+  test('because it is full is told, and no longer when there is room again', async () => {
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    away()
+    store.dispatch(power(1100))
+    await elapse(500)
+    expect([open().heldBy, open().keeping.state]).toEqual(['page', 'waiting'])
+    full.mockRestore()
+    await elapse(5000)
+    expect([open().heldBy, draft()?.plan.motor.powerW]).toEqual(['browser', 1100])
+  })
+  test('because it is forbidden is told, and the server still keeps it', async () => {
+    jest.spyOn(window, 'localStorage', 'get').mockImplementation(() => {
+      throw new DOMException('no', 'SecurityError')
+    })
+    let gone = true
+    server((save) => (gone ? new TypeError('fetch failed') : keeps(save)))
+    store.dispatch(power(1100))
+    await elapse(500)
+    expect(open().heldBy).toBe('page')
+    gone = false
+    await elapse(5000)
+    expect([open().heldBy, open().keeping.state]).toEqual(['server', 'kept'])
+  })
+  test('because it was told to forget is given it again', async () => {
+    away()
+    store.dispatch(power(1100))
+    await elapse(500)
+    localStorage.clear()
+    await elapse(5000)
+    expect(draft()?.plan.motor.powerW).toBe(1100)
   })
 })
 
@@ -156,13 +254,13 @@ describe('drafts', () => {
   test('keep text that does not read, too', () => {
     server(keeps)
     store.dispatch(typedUnread({ path: 'motor.powerW', text: '230 V', message: 'no' }))
-    expect(readDraft(CONVERSION)?.typed).toEqual({ 'motor.powerW': { text: '230 V', message: 'no' } })
+    expect(draft()?.typed).toEqual({ 'motor.powerW': { text: '230 V', message: 'no' } })
   })
   test.each(['', '{', '{"baseRevision":1}', '{"baseRevision":1,"plan":{"schemaVersion":9}}', '[]'])(
     'that cannot be read are left alone: %s',
     (text) => {
-      localStorage.setItem('zesty.draft.c', text)
-      expect(readDraft(CONVERSION)).toBeUndefined()
+      localStorage.setItem(`zesty.draft.${CONVERSION}.another-tab`, text)
+      expect(draft()).toBeUndefined()
     },
   )
 })

@@ -32,6 +32,7 @@ export interface Sent {
 interface Reply {
   status: number
   body: unknown
+  headers?: Record<string, string>
 }
 
 const shop: Shop = { id: SHOP, name: 'Shed', units: 'metric', demo: false, createdAt: '2026-01-01T10:00:00Z' }
@@ -43,8 +44,8 @@ const sent: Sent[] = []
 /** Answers every save as `answer` says, rules unless told not to, and the shop as a metric one. Returns what is sent, as it comes. */
 export function server(answer: Answer, tellsRules = true): Sent[] {
   sent.length = 0
-  const reply = (status: number, body: unknown) =>
-    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
+  const reply = (status: number, body: unknown, headers = {}) =>
+    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json', ...headers } })
   globalThis.fetch = jest.fn(async (request: string | { url: string }, init?: { method?: string; body?: string }) => {
     const url = typeof request === 'string' ? request : request.url
     const asked = /\/rules\/(.+)$/.exec(url)?.[1]
@@ -54,7 +55,7 @@ export function server(answer: Answer, tellsRules = true): Sent[] {
     sent.push(save)
     const result = await answer(save)
     if (result instanceof Error) throw result
-    return reply(result.status, result.body)
+    return reply(result.status, result.body, result.headers)
   }) as unknown as typeof fetch
   return sent
 }

@@ -1,5 +1,25 @@
 // What goes over the wire, as schemas.
 export {
+  type Device,
+  type DeviceRights,
+  deviceSchema,
+  type Invitation,
+  invitationSchema,
+  type NewInvitation,
+  newInvitationSchema,
+  type NewPerson,
+  newPersonSchema,
+  type Pair,
+  pairSchema,
+  type Person,
+  rightsOfDevices,
+  personSchema,
+  type SignIn,
+  signInSchema,
+  type Who,
+  whoSchema,
+} from '../http/access'
+export {
   type Conversion,
   conversionSchema,
   judgedConversionSchema,
@@ -7,6 +27,7 @@ export {
   newConversionSchema,
   type Restore,
   restoreSchema,
+  revisionParameterSchema,
   revisionLineSchema,
   revisionSchema,
   saveSchema,

@@ -38,5 +38,6 @@ export { type Parsed, parsePair, parseQuantity } from '../quantities/parseQuanti
 export { inShownUnit, printNumber, printQuantity } from '../quantities/printQuantity'
 export { parseSupplyWords } from '../quantities/supplyWords'
 export { report } from '../report/report'
+export { cut } from '../rules/text'
 export { chainLinks } from '../stages/chainLinks'
 export { type StageId, stageIds, stages } from '../stages/stages'

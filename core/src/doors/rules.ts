@@ -2,4 +2,4 @@
 export { describeRule, rulesPage } from '../rulebook/describeRule'
 export { rules } from '../rulebook/registry'
 export type { FieldLine } from '../rules/fieldLines'
-export { type Fault, faultsOf, type Outcome, type Rule } from '../rules/rule'
+export { type Fault, faultsOf, firstFaults, type Outcome, type Rule } from '../rules/rule'

@@ -6,6 +6,19 @@ import { planSchema, type Plan } from '../plan'
 const LAST_REVISION = 2_147_483_647
 
 const revision = z.number().int().min(1).max(LAST_REVISION)
+/** A revision that another can follow. */
+const baseRevision = z
+  .number()
+  .int()
+  .min(1)
+  .max(LAST_REVISION - 1)
+
+/** A revision as it stands in an address. */
+export const revisionParameterSchema = z
+  .string()
+  .regex(/^[1-9]\d{0,9}$/, 'must be the number of a revision')
+  .transform(Number)
+  .pipe(revision)
 
 export const newConversionSchema = z.strictObject({
   name: planSchema.shape.name,
@@ -13,12 +26,12 @@ export const newConversionSchema = z.strictObject({
 })
 
 /** What is sent to keep a plan; plans of older releases are taken too and brought up to date. */
-export const saveSchema = z.strictObject({ baseRevision: revision, plan: planSchema })
+export const saveSchema = z.strictObject({ baseRevision, plan: planSchema })
 
 /** The same before the plan is read by the plan's own reader, which upgrades it and names every fault. */
-export const unreadSaveSchema = z.strictObject({ baseRevision: revision, plan: z.unknown() })
+export const unreadSaveSchema = z.strictObject({ baseRevision, plan: z.unknown() })
 
-export const restoreSchema = z.strictObject({ baseRevision: revision })
+export const restoreSchema = z.strictObject({ baseRevision })
 
 /** One machine's change to variable speed at one revision, as it is answered. */
 export const conversionSchema = z.strictObject({
@@ -36,6 +49,8 @@ export const revisionLineSchema = z.strictObject({
   revision,
   /** How it came about: begun, edited, imported, restored from 3. */
   origin: z.string(),
+  /** Who saved it, and on which device, where that is known. */
+  by: z.string().optional(),
   savedAt: z.iso.datetime(),
 })
 

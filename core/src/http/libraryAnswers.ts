@@ -1,8 +1,9 @@
 import { z } from 'zod'
+import { nameText } from '../rules/text'
 import { branchCircuitSchema, libraryItemSchema, libraryKinds, MOST_ITEMS } from '../library/libraryItem'
 import { driveSchema, motorSchema, PLAN_VERSION } from '../plan'
 
-const kept = { id: z.uuid(), name: z.string().min(1).max(80), version: z.literal(PLAN_VERSION) }
+const kept = { id: z.uuid(), name: nameText(80), version: z.literal(PLAN_VERSION) }
 
 /** An item of the library with the id that the server gave it, and the version of the plan whose fields it has. */
 export const keptItemSchema = z.discriminatedUnion('kind', [

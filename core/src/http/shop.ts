@@ -1,6 +1,7 @@
 import { z } from 'zod'
+import { nameText } from '../rules/text'
 
-const name = z.string().trim().min(1).max(80)
+const name = nameText(80)
 const units = z.enum(['metric', 'imperial'])
 
 export const newShopSchema = z.strictObject({ name, units: units.default('metric') })

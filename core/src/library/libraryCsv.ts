@@ -1,10 +1,17 @@
 import Papa from 'papaparse'
 import { dimensionKind, parseQuantity, type Dimension, type Parsed } from '../quantities'
-import { faultsOf, type Fault, type Outcome } from '../rules/rule'
+import { faultsOf, firstFaults, type Fault, type Outcome } from '../rules/rule'
+import { cut } from '../rules/text'
 import { libraryColumns, type LibraryColumn } from './libraryColumns'
 import { libraryItemSchema, MOST_ITEMS, type LibraryItem, type LibraryKind } from './libraryItem'
 
 const NAME = 'Name'
+
+/** More than any heading and any table of the library has. */
+const LONGEST_HEADING = 200
+const MOST_HEADINGS = 200
+/** Letters of a cell that a message repeats. */
+const SHOWN = 60
 
 /** Spreadsheets run cells that begin like a formula; a leading apostrophe keeps them words. */
 const formula = /^'(?=[=+\-@\t\r])/
@@ -48,6 +55,9 @@ export function readLibraryCsv(kind: LibraryKind, text: string): Outcome<Library
       faults: broken.map((e) => ({ field: lineName(e.row ?? 0), message: 'has a quotation mark that is not closed' })),
     }
   const [headings = [], ...lines] = data
+  const wide = headings.findIndex((heading) => heading.length > LONGEST_HEADING)
+  if (headings.length > MOST_HEADINGS || wide !== -1)
+    return { ok: false, faults: [{ field: 'line 1', message: 'is no line of headings: too long' }] }
   const columns = headings.map((heading) => columnFor(kind, heading))
   const faults = headingFaults(headings, columns)
   if (lines.length > MOST_ITEMS)
@@ -55,7 +65,9 @@ export function readLibraryCsv(kind: LibraryKind, text: string): Outcome<Library
   if (faults.length > 0) return { ok: false, faults }
   const items = lines.map((cells, i) => readLine(kind, headings, columns, cells, lineName(i + 1), faults))
   repeatedNames(items, faults)
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: items.flatMap((item) => item ?? []) }
+  return faults.length > 0
+    ? { ok: false, faults: firstFaults(faults) }
+    : { ok: true, value: items.flatMap((item) => item ?? []) }
 }
 
 const lineName = (index: number): string => `line ${index + 1}`
@@ -137,14 +149,14 @@ function readOption(options: Readonly<Record<string, string>>, text: string): Pa
   const found = Object.entries(options).find(([key, words]) => key === wanted || words.toLowerCase() === wanted)
   return found
     ? { ok: true, value: found[0] }
-    : { ok: false, message: `"${text}" is none of: ${Object.values(options).join('; ')}` }
+    : { ok: false, message: `"${cut(text, SHOWN)}" is none of: ${Object.values(options).join('; ')}` }
 }
 
 function readYesNo(text: string): Parsed<boolean> {
   const word = text.toLowerCase()
   if (['yes', 'y', 'true', '1'].includes(word)) return { ok: true, value: true }
   if (['no', 'n', 'false', '0'].includes(word)) return { ok: true, value: false }
-  return { ok: false, message: `"${text}" is neither yes nor no` }
+  return { ok: false, message: `"${cut(text, SHOWN)}" is neither yes nor no` }
 }
 
 function repeatedNames(items: readonly (LibraryItem | undefined)[], faults: Fault[]): void {

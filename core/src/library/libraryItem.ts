@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { nameText } from '../rules/text'
 import { driveSchema, motorSchema, supplySchema } from '../plan'
 
 /** A circuit at the wall of the shop: what a plan's supply says of it, without what only one machine has. */
@@ -22,7 +23,7 @@ export const branchCircuitSchema = supplySchema.pick({
 
 export type BranchCircuit = z.output<typeof branchCircuitSchema>
 
-const name = z.string().trim().min(1).max(80)
+const name = nameText(80)
 
 /** Something kept for more than one conversion of a shop; what it holds is checked by the plan's own schema for its kind. */
 export const libraryItemSchema = z.discriminatedUnion('kind', [

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Dimension } from '../quantities'
+import { text } from '../rules/text'
 import type { StageId } from '../stages/stages'
 
 /**
@@ -22,7 +23,7 @@ export interface FieldMeta {
 export const on = <S extends z.ZodType>(stage: StageId, schema: S): S => schema.meta({ stage })
 
 /** What tells one item of a list from the others; short, and never used again. */
-export const id = z.string().min(1).max(40)
+export const id = text(40).min(1)
 
 /** A number in base units of its dimension, between limits of sense. */
 export const quantity = (dimension: Dimension, label: string, min: number, max: number, help?: string) =>
@@ -46,7 +47,7 @@ export const choice = <const O extends Readonly<Record<string, string>>>(label: 
 export const yesNo = (label: string, help?: string) => z.boolean().optional().meta(meta({ label, help }))
 
 export const words = (label: string, longest = 120, help?: string) =>
-  z.string().max(longest).optional().meta(meta({ label, help }))
+  text(longest).optional().meta(meta({ label, help }))
 
 const meta = (m: { [K in keyof FieldMeta]: FieldMeta[K] | undefined }): FieldMeta & Record<string, unknown> => {
   const kept: FieldMeta = { label: m.label ?? '' }

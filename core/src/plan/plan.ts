@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { nameText } from '../rules/text'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
 import { controlsSchema } from './controls'
@@ -29,7 +30,7 @@ export const overridesSchema = z.strictObject({
  */
 export const planSchema = z.strictObject({
   schemaVersion: z.literal(PLAN_VERSION),
-  name: on('survey', z.string().trim().min(1).max(80).meta({ label: 'Machine' })),
+  name: on('survey', nameText(80).meta({ label: 'Machine' })),
   survey: on('survey', surveySchema),
   supply: on('survey', supplySchema),
   route: on('route', routeSchema),

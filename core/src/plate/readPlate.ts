@@ -53,6 +53,10 @@ function misfit(plan: Plan, { path, value }: PlateValue): string | undefined {
   return field.schema.safeParse(value).success ? undefined : `${field.label}: ${String(value)} is not believable`
 }
 
+/** More than any plate has; the time to read a line grows with the square of its length. */
+const LINE_LETTERS = 300
+const MOST_LINES = 60
+
 interface RawLine {
   text: string
   values: PlateValue[]
@@ -62,9 +66,12 @@ interface RawLine {
 
 /** Reads one line: every pattern takes its part out of the line, longest sayings first. */
 function readLine(text: string): RawLine {
-  let rest = plainText(text)
+  const unread = text.length > LINE_LETTERS ? text.slice(LINE_LETTERS) : ''
+  let rest = plainText(text.slice(0, LINE_LETTERS))
   const values: PlateValue[] = []
   const notes: string[] = []
+  if (unread !== '')
+    notes.push(`Only the first ${LINE_LETTERS} letters of a line are read; break this one where the plate does`)
   for (const { find, read } of platePatterns) {
     for (;;) {
       const match = find.exec(rest)
@@ -85,10 +92,15 @@ function readLine(text: string): RawLine {
  * @example readPlate('1.5 kW', emptyPlan('Lathe')).patch // [{ path: 'motor.powerW', value: 1500 }]
  */
 export function readPlate(text: string, plan: Plan): PlateReading {
-  const lines = text
-    .split(/\r?\n/)
-    .filter((l) => l.trim() !== '')
-    .map(readLine)
+  const written = text.split(/\r?\n/).filter((l) => l.trim() !== '')
+  const lines = written.slice(0, MOST_LINES).map(readLine)
+  if (written.length > MOST_LINES)
+    lines.push({
+      text: `${written.length - MOST_LINES} more lines`,
+      values: [],
+      rest: '',
+      notes: [`Only the first ${MOST_LINES} lines are read; no plate has more`],
+    })
   const kinds = lines.flatMap(({ values }) => values.filter((v) => v.path === 'motor.kind').map((v) => v.value))
   const kind = kinds.find((k) => k !== 'induction') ?? kinds[0]
   const asKind = kind === undefined ? [] : [setField(plan, 'motor.kind', kind)]

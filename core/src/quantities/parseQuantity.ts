@@ -4,6 +4,13 @@ import { gaugeArea, readGauge } from './wireGauge'
 
 export type Parsed<T> = { ok: true; value: T } | { ok: false; message: string }
 
+/** Nobody writes a longer one; what reads them may take time that grows with the square of their length. */
+const LONGEST = 200
+
+/** The refusal of a text that is longer than any value. */
+export const tooLong = (text: string): { ok: false; message: string } | undefined =>
+  text.length > LONGEST ? refused(`That is too long: a value is at most ${LONGEST} letters.`) : undefined
+
 const refused = (message: string): { ok: false; message: string } => ({ ok: false, message })
 
 /** Units in which four-digit values are everyday, so that `1,420` means one thousand. */
@@ -49,11 +56,13 @@ function unitFor(dimension: Dimension, written: string, system: UnitSystem): Par
 /**
  * Reads one quantity and returns it in the dimension's base unit: `"3/4 hp"` gives 559.27 W.
  * A number without a unit is read in the unit that `system` prints. Refuses, in a sentence for the person who typed,
- * what is no number and a unit of another dimension.
+ * what is no number, a unit of another dimension, and more than 200 letters.
  *
  * @example parseQuantity('1.5 kW', 'power') // { ok: true, value: 1500 }
  */
 export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number> {
+  const long = tooLong(text)
+  if (long) return long
   const trimmed = plainText(text)
   const kind = dimensionKind(dimension)
   if (trimmed === '') return refused(`Type ${kind.called}, for example in ${unitsOf(dimension)[0] ?? 'digits'}.`)
@@ -87,6 +96,8 @@ function parseGauge(text: string, system: UnitSystem): Parsed<number> | undefine
  * @example parsePair('230/400 V', 'voltage') // { ok: true, value: [230, 400] }
  */
 export function parsePair(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed<number[]> {
+  const long = tooLong(text)
+  if (long) return long
   const pieces = plainText(text)
     .split('/')
     .map((p) => p.trim())

@@ -1,5 +1,5 @@
 import { plainText } from './parseNumber'
-import type { Parsed } from './parseQuantity'
+import { tooLong, type Parsed } from './parseQuantity'
 
 /** How the circuit's live conductors stand to each other and to earth. */
 export type Topology = 'line-neutral' | 'line-line' | 'three-phase'
@@ -51,6 +51,8 @@ const phrases: readonly { words: RegExp; means: SupplyWords }[] = [
  * @example parseSupplyWords('two hot legs').ok // true
  */
 export function parseSupplyWords(text: string): Parsed<SupplyWords> {
+  const long = tooLong(text)
+  if (long) return long
   const words = plainText(text).toLowerCase().replace(/[-,]/g, ' ').replace(/\s+/g, ' ')
   const phrase = phrases.find((p) => p.words.test(words))
   const three = /\b(3|three) ?(ph|phase|phases)\b|\b3~/.test(words)

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { fieldLines } from './fieldLines'
 import { quickInput } from './quickInput'
+import { cut } from './text'
 
 /** One thing wrong with an input: where, what, and what would have been right. */
 export interface Fault {
@@ -8,6 +9,15 @@ export interface Fault {
   field: string
   message: string
 }
+
+/** How many faults are told; whoever mends fifty asks again. */
+const FAULTS_TOLD = 50
+
+/** The first fifty faults, and how many more there are. */
+export const firstFaults = (faults: readonly Fault[]): Fault[] =>
+  faults.length <= FAULTS_TOLD
+    ? [...faults]
+    : [...faults.slice(0, FAULTS_TOLD), { field: '', message: `has ${faults.length - FAULTS_TOLD} more faults` }]
 
 export type Outcome<T> = { ok: true; value: T } | { ok: false; faults: Fault[] }
 
@@ -79,7 +89,7 @@ export const fieldPath = (path: readonly PropertyKey[]): string =>
 const show = (value: unknown): string => {
   const text =
     typeof value === 'string' ? `"${value}"` : typeof value === 'object' && value !== null ? 'an object' : String(value)
-  return text.length > 40 ? `${text.slice(0, 37)}...` : text
+  return text.length > 40 ? `${cut(text, 37)}...` : text
 }
 
 /**

@@ -1,33 +1,44 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put } from '@nestjs/common'
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Req } from '@nestjs/common'
 import {
   newConversionSchema,
   restoreSchema,
+  revisionParameterSchema,
   unreadSaveSchema,
   type NewConversion,
   type Restore,
   type UnreadSave,
 } from '@zesty/core/http'
+import type { Request } from 'express'
+import { askerOf } from '../access/who'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { ConversionsService } from './conversions.service'
+import { MachineLines } from './machineLines'
 
 @Controller('api')
 export class ConversionsController {
-  constructor(private readonly conversions: ConversionsService) {}
+  constructor(
+    private readonly conversions: ConversionsService,
+    private readonly lines: MachineLines,
+  ) {}
 
   @Get('shops/:shopId/conversions')
   list(@Param('shopId') shopId: string) {
-    return this.conversions.list(idOf(shopId, 'shop'))
+    return this.lines.of(idOf(shopId, 'shop'))
   }
 
   @Post('shops/:shopId/conversions')
-  create(@Param('shopId') shopId: string, @Body(new ZodPipe(newConversionSchema)) body: NewConversion) {
-    return this.conversions.create(idOf(shopId, 'shop'), body)
+  create(
+    @Param('shopId') shopId: string,
+    @Body(new ZodPipe(newConversionSchema)) body: NewConversion,
+    @Req() req: Request,
+  ) {
+    return this.conversions.create(idOf(shopId, 'shop'), body, askerOf(req))
   }
 
   @Post('shops/:shopId/import')
-  importFile(@Param('shopId') shopId: string, @Body() document: unknown) {
-    return this.conversions.importFile(idOf(shopId, 'shop'), document)
+  importFile(@Param('shopId') shopId: string, @Body() document: unknown, @Req() req: Request) {
+    return this.conversions.importFile(idOf(shopId, 'shop'), document, askerOf(req))
   }
 
   @Get('conversions/:id')
@@ -36,8 +47,8 @@ export class ConversionsController {
   }
 
   @Put('conversions/:id')
-  save(@Param('id') id: string, @Body(new ZodPipe(unreadSaveSchema)) body: UnreadSave) {
-    return this.conversions.save(idOf(id, 'conversion'), body)
+  save(@Param('id') id: string, @Body(new ZodPipe(unreadSaveSchema)) body: UnreadSave, @Req() req: Request) {
+    return this.conversions.save(idOf(id, 'conversion'), body, askerOf(req))
   }
 
   @Delete('conversions/:id')
@@ -67,7 +78,7 @@ export class ConversionsController {
   }
 
   @Get('conversions/:id/revisions/:revision')
-  revision(@Param('id') id: string, @Param('revision', ParseIntPipe) revision: number) {
+  revision(@Param('id') id: string, @Param('revision', new ZodPipe(revisionParameterSchema)) revision: number) {
     return this.conversions.revision(idOf(id, 'conversion'), revision)
   }
 
@@ -75,9 +86,10 @@ export class ConversionsController {
   @HttpCode(200)
   restore(
     @Param('id') id: string,
-    @Param('revision', ParseIntPipe) revision: number,
+    @Param('revision', new ZodPipe(revisionParameterSchema)) revision: number,
     @Body(new ZodPipe(restoreSchema)) { baseRevision }: Restore,
+    @Req() req: Request,
   ) {
-    return this.conversions.restore(idOf(id, 'conversion'), revision, baseRevision)
+    return this.conversions.restore(idOf(id, 'conversion'), revision, baseRevision, askerOf(req))
   }
 }

@@ -5,17 +5,19 @@ import {
   CONVERSION_FORMAT,
   emptyPlan,
   evaluate,
-  PLAN_VERSION,
   readConversionFile,
   readPlan,
   type Plan,
 } from '@zesty/core'
 import { type NewConversion, type UnreadSave } from '@zesty/core/http'
-import { type Fault, type Outcome } from '@zesty/core/rules'
-import { and, asc, desc, eq } from 'drizzle-orm'
+import { firstFaults } from '@zesty/core/rules'
+import { and, desc, eq } from 'drizzle-orm'
+import { beyondMeasuring } from '../access/measuredPaths'
+import type { Asker } from '../access/who'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
+import { faultsOfStored, readStored, unreadable } from './storedPlan'
 
 const columns = {
   id: conversions.id,
@@ -28,64 +30,15 @@ const columns = {
 type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
 
-/** Only validated plans are stored, so one of this release's version is what it says; older ones are upgraded. */
-const readStored = (plan: unknown): Outcome<Plan> => (isCurrent(plan) ? { ok: true, value: plan } : readPlan(plan))
-
-/** A plan that cannot be brought up to date is told so, and can still be had as it is stored. */
-const unreadable = (faults: Fault[]): Problem =>
-  new Problem(422, `${saysUnreadable(faults)} It can be exported as it is stored.`, { title: 'Cannot be read', faults })
-
-const saysUnreadable = ([first]: readonly Fault[]): string =>
-  `The stored plan cannot be read by this release${first ? `: ${first.field} ${first.message}` : ''}.`
-
 function opened(row: Row): Conversion {
   const read = readStored(row.plan)
   if (!read.ok) throw unreadable(read.faults)
   return { ...row, plan: read.value }
 }
 
-const isCurrent = (plan: unknown): plan is Plan =>
-  typeof plan === 'object' && plan !== null && 'schemaVersion' in plan && plan.schemaVersion === PLAN_VERSION
-
-/** What a plan that cannot be read calls its machine, if it does. */
-const nameOf = (plan: unknown): string => {
-  const name: unknown = typeof plan === 'object' && plan !== null ? Reflect.get(plan, 'name') : undefined
-  return typeof name === 'string' && name !== '' ? name : 'A machine without a name'
-}
-
 @Injectable()
 export class ConversionsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
-
-  /** The machines of a shop with what the shop screen shows of each. */
-  async list(shopId: string) {
-    const rows = await this.db
-      .select(columns)
-      .from(conversions)
-      .where(eq(conversions.shopId, shopId))
-      .orderBy(asc(conversions.createdAt), asc(conversions.id))
-    return rows.map(({ id, revision, savedAt, plan: stored }) => {
-      const read = readStored(stored)
-      if (!read.ok) return { id, revision, savedAt, name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
-      const plan = read.value
-      const { chain, stages, findings, next, figures } = evaluate(plan)
-      return {
-        id,
-        revision,
-        savedAt,
-        name: plan.name,
-        machineKind: plan.survey.machineKind,
-        powerW: plan.motor.powerW,
-        inputA: figures['drive.inputA']?.value,
-        branchCircuitId: plan.supply.branchCircuitId,
-        chain,
-        stages,
-        stops: findings.filter((f) => f.severity === 'stop').length,
-        watches: findings.filter((f) => f.severity === 'watch').length,
-        next,
-      }
-    })
-  }
 
   async find(id: string): Promise<Conversion> {
     return opened(await this.stored(id))
@@ -97,20 +50,20 @@ export class ConversionsService {
     return row
   }
 
-  create(shopId: string, { name, machineKind }: NewConversion): Promise<Conversion> {
+  create(shopId: string, { name, machineKind }: NewConversion, by: Asker): Promise<Conversion> {
     const plan = emptyPlan(name)
     if (machineKind !== undefined) plan.survey.machineKind = machineKind
-    return this.insert(shopId, plan, 'begun')
+    return this.insert(shopId, plan, 'begun', by)
   }
 
   /** Takes in a conversion file whole, or refuses it with every fault. */
-  importFile(shopId: string, document: unknown): Promise<Conversion> {
+  importFile(shopId: string, document: unknown, by: Asker): Promise<Conversion> {
     const read = readConversionFile(document)
     if (!read.ok) throw badInput(read.faults, 422)
-    return this.insert(shopId, read.value, 'imported')
+    return this.insert(shopId, read.value, 'imported', by)
   }
 
-  async insert(shopId: string, plan: Plan, origin: string): Promise<Conversion> {
+  async insert(shopId: string, plan: Plan, origin: string, by: Asker): Promise<Conversion> {
     return this.db.transaction(async (tx) => {
       const [row] = await tx
         .insert(conversions)
@@ -120,7 +73,7 @@ export class ConversionsService {
           throw isMissingShop(error) ? notFound('shop') : error
         })
       if (!row) throw new Error('insert returned nothing')
-      await tx.insert(revisions).values({ conversionId: row.id, revision: row.revision, plan, origin })
+      await tx.insert(revisions).values({ conversionId: row.id, revision: row.revision, plan, origin, by: by.name })
       return opened(row)
     })
   }
@@ -138,22 +91,40 @@ export class ConversionsService {
   /** One revision with its verdicts: asked for apart, a save between could part them. */
   async judged(id: string) {
     const conversion = await this.find(id)
-    return { conversion, evaluation: evaluate(conversion.plan) }
+    try {
+      return { conversion, evaluation: evaluate(conversion.plan) }
+    } catch (error) {
+      const faults = faultsOfStored(conversion.plan)
+      throw faults.length === 0 ? error : unreadable(faults)
+    }
   }
 
-  save(id: string, { baseRevision, plan }: UnreadSave): Promise<Conversion> {
+  async save(id: string, { baseRevision, plan }: UnreadSave, by: Asker): Promise<Conversion> {
     const read = readPlan(plan)
     if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` })))
-    return this.write(id, baseRevision, read.value, 'edited')
+    if (by.rights === 'measure') await this.mustOnlyMeasure(id, read.value)
+    return this.write(id, baseRevision, read.value, 'edited', by)
   }
 
-  async restore(id: string, revision: number, baseRevision: number): Promise<Conversion> {
+  /** Held against what is kept now: a save to an older revision is refused afterwards, whatever it changed. */
+  private async mustOnlyMeasure(id: string, plan: Plan): Promise<void> {
+    const { plan: kept } = await this.find(id)
+    const beyond = beyondMeasuring(kept, plan)
+    if (beyond.length > 0)
+      throw new Problem(403, 'This device may look, measure and tick; it may not change what was decided.', {
+        faults: firstFaults(
+          beyond.map((path) => ({ field: `plan.${path}`, message: 'may not be changed on this device' })),
+        ),
+      })
+  }
+
+  async restore(id: string, revision: number, baseRevision: number, by: Asker): Promise<Conversion> {
     const { plan } = await this.revision(id, revision)
-    return this.write(id, baseRevision, plan, `restored from ${revision}`)
+    return this.write(id, baseRevision, plan, `restored from ${revision}`, by)
   }
 
   /** One step forward from `baseRevision`; refused with both sides where someone else stepped first. */
-  private async write(id: string, baseRevision: number, plan: Plan, origin: string): Promise<Conversion> {
+  private async write(id: string, baseRevision: number, plan: Plan, origin: string, by: Asker): Promise<Conversion> {
     const written = await this.db.transaction(async (tx) => {
       const [row] = await tx
         .update(conversions)
@@ -163,7 +134,7 @@ export class ConversionsService {
       if (row)
         await tx
           .insert(revisions)
-          .values({ conversionId: id, revision: row.revision, plan, origin, savedAt: row.savedAt })
+          .values({ conversionId: id, revision: row.revision, plan, origin, by: by.name, savedAt: row.savedAt })
       return row
     })
     if (written) return opened(written)
@@ -179,12 +150,18 @@ export class ConversionsService {
 
   async revisions(id: string) {
     await this.stored(id)
-    return this.db
-      .select({ revision: revisions.revision, origin: revisions.origin, savedAt: revisions.savedAt })
+    const rows = await this.db
+      .select({
+        revision: revisions.revision,
+        origin: revisions.origin,
+        by: revisions.by,
+        savedAt: revisions.savedAt,
+      })
       .from(revisions)
       .where(eq(revisions.conversionId, id))
       .orderBy(desc(revisions.revision))
       .limit(200)
+    return rows.map(({ by, ...row }) => (by === null ? row : { ...row, by }))
   }
 
   async revision(id: string, revision: number) {
@@ -195,7 +172,13 @@ export class ConversionsService {
     if (!row) throw notFound('revision')
     const read = readPlan(row.plan)
     if (!read.ok) throw unreadable(read.faults)
-    return { revision: row.revision, origin: row.origin, savedAt: row.savedAt, plan: read.value }
+    return {
+      revision: row.revision,
+      origin: row.origin,
+      savedAt: row.savedAt,
+      plan: read.value,
+      ...(row.by === null ? {} : { by: row.by }),
+    }
   }
 
   async remove(id: string): Promise<void> {

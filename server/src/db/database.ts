@@ -13,26 +13,54 @@ export interface OpenDatabase {
   close: () => Promise<void>
 }
 
-/** Opens the database and brings it to the newest schema; other servers may do the same at once. */
-export async function openDatabase(url: string, migrationsFolder: string): Promise<OpenDatabase> {
-  const pool = new pg.Pool({ connectionString: url, max: 12 })
+/**
+ * How long the database may take: a moment to give a connection, another to answer. What it still does after that it
+ * ends by itself, so that a place that nobody waits for becomes free.
+ */
+const patience = {
+  connectionTimeoutMillis: 1500,
+  query_timeout: 1500,
+  statement_timeout: 5000,
+  lock_timeout: 3000,
+  idle_in_transaction_session_timeout: 10_000,
+}
+
+const CONNECTIONS = 12
+
+/**
+ * Brings the database to the newest schema, which other servers may do at once, and opens it.
+ * @param url opens it for serving
+ * @param ownerUrl opens it for one who may change its tables; the same where one role does both
+ */
+export async function openDatabase(url: string, migrationsFolder: string, ownerUrl = url): Promise<OpenDatabase> {
+  await migrateAlone(ownerUrl, migrationsFolder, new URL(url).username)
+  const pool = new pg.Pool({ connectionString: url, max: CONNECTIONS, keepAlive: true, ...patience })
   // A dropped idle connection is replaced at the next query; without a listener it would end the process.
   pool.on('error', () => undefined)
   const db = drizzle(pool, { schema, casing: 'snake_case' })
-  await migrateAlone(pool, migrationsFolder)
   return { db, close: () => pool.end() }
 }
 
 /** Any fixed number; it names the lock that lets one server migrate at a time. */
 const MIGRATION_LOCK = 4747
 
-async function migrateAlone(pool: pg.Pool, migrationsFolder: string): Promise<void> {
-  const client = await pool.connect()
+async function migrateAlone(url: string, migrationsFolder: string, servedBy: string): Promise<void> {
+  const client = new pg.Client({ connectionString: url })
+  client.on('error', () => undefined)
+  await client.connect()
   try {
+    // Ends with the connection.
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
     await migrate(drizzle(client, { casing: 'snake_case' }), { migrationsFolder })
+    if (servedBy !== new URL(url).username) await permit(client, servedBy)
   } finally {
-    await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK])
-    client.release()
+    await client.end()
   }
+}
+
+/** Lets a role read and write what is in the tables, and nothing else. */
+async function permit(client: pg.Client, role: string): Promise<void> {
+  const to = client.escapeIdentifier(role)
+  await client.query(`grant usage on schema public to ${to}`)
+  await client.query(`grant select, insert, update, delete on all tables in schema public to ${to}`)
 }

@@ -1,3 +1,4 @@
+import { rightsOfDevices } from '@zesty/core/http'
 import { libraryKinds } from '@zesty/core/library'
 import {
   boolean,
@@ -34,6 +35,9 @@ export const conversions = pgTable(
       .references(() => shops.id, { onDelete: 'cascade' }),
     revision: integer().notNull().default(1),
     plan: jsonb().notNull(),
+    /** What the shop's page shows of it, and of which release and revision that was said. Made anew where it is of others. */
+    line: jsonb(),
+    lineOf: text(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
@@ -51,6 +55,8 @@ export const revisions = pgTable(
     plan: jsonb().notNull(),
     /** How it came about: begun, edited, imported, restored from 3. */
     origin: text().notNull(),
+    /** Who saved it and on which device; nobody where it came with the product or from before this was kept. */
+    by: text(),
     savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.conversionId, t.revision] })],
@@ -74,6 +80,50 @@ export const libraryItems = pgTable(
   // One name stands for one item of its kind.
   (t) => [uniqueIndex().on(t.shopId, t.kind, t.name)],
 )
+
+/** Devices of the shop's network that were let in. What they show is kept only as its SHA-256. */
+export const devices = pgTable('devices', {
+  id: uuid().primaryKey().defaultRandom(),
+  tokenHash: text().notNull().unique(),
+  name: text().notNull(),
+  personId: uuid().references(() => people.id, { onDelete: 'cascade' }),
+  rights: text({ enum: rightsOfDevices }).notNull(),
+  /** The one machine that may be looked at. */
+  conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
+  pairedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  lastSeenAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+})
+
+/** Ways in that were told and not used yet. */
+export const invitations = pgTable('invitations', {
+  id: uuid().primaryKey().defaultRandom(),
+  codeHash: text().notNull().unique(),
+  rights: text({ enum: rightsOfDevices }).notNull(),
+  conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
+  expiresAt: timestamp({ withTimezone: true }).notNull(),
+})
+
+/** Ways in that were tried and were none, so that nobody tries for long. */
+export const attempts = pgTable(
+  'attempts',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    /** The address it came from. */
+    origin: text().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index().on(t.at)],
+)
+
+/** Names with a pass-phrase, where a shop wants them. */
+export const people = pgTable('people', {
+  id: uuid().primaryKey().defaultRandom(),
+  name: text().notNull().unique(),
+  /** Argon2id. */
+  passphraseHash: text().notNull(),
+  rights: text({ enum: rightsOfDevices }).notNull(),
+  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+})
 
 /** Facts about this database itself, such as whether demo data was wanted. */
 export const marks = pgTable('marks', { name: text().primaryKey(), value: text().notNull() })

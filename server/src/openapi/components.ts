@@ -3,13 +3,19 @@ import { forStrictReaders, evaluationSchema, withWords } from '@zesty/core/forma
 import {
   conflictSchema,
   conversionSchema,
+  deviceSchema,
+  invitationSchema,
   judgedConversionSchema,
   keptItemSchema,
   libraryLineSchema,
   machineLineSchema,
   manyItemsSchema,
   newConversionSchema,
+  newInvitationSchema,
+  newPersonSchema,
   newShopSchema,
+  pairSchema,
+  personSchema,
   problemSchema,
   restoreSchema,
   revisionLineSchema,
@@ -20,7 +26,9 @@ import {
   shopChangeSchema,
   shopLineSchema,
   shopSchema,
+  signInSchema,
   takenInSchema,
+  whoSchema,
 } from '@zesty/core/http'
 import { libraryItemSchema } from '@zesty/core/library'
 import { z } from 'zod'
@@ -45,6 +53,14 @@ const schemas = {
   LibraryLine: libraryLineSchema,
   ManyItems: manyItemsSchema,
   TakenIn: takenInSchema,
+  Who: whoSchema,
+  Pair: pairSchema,
+  SignIn: signInSchema,
+  NewInvitation: newInvitationSchema,
+  Invitation: invitationSchema,
+  Device: deviceSchema,
+  NewPerson: newPersonSchema,
+  Person: personSchema,
   RuleLine: ruleLineSchema,
   RuleWords: ruleWordsSchema,
   Problem: problemSchema,
@@ -53,7 +69,19 @@ const schemas = {
 }
 
 /** What is sent may leave out what has a default; what is answered has everything. */
-const sent = new Set(['NewShop', 'ShopChange', 'NewConversion', 'Save', 'Restore', 'LibraryItem', 'ManyItems'])
+const sent = new Set([
+  'Pair',
+  'SignIn',
+  'NewInvitation',
+  'NewPerson',
+  'NewShop',
+  'ShopChange',
+  'NewConversion',
+  'Save',
+  'Restore',
+  'LibraryItem',
+  'ManyItems',
+])
 
 /** Words of the form that JSON Schema has no keyword for go under names of their own. */
 function withFormWords({

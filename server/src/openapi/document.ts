@@ -7,31 +7,36 @@ const json = (schema: object) => ({ 'application/json': { schema } })
 
 /** What every answer carries. */
 const headers = {
+  'Cache-Control': { $ref: '#/components/headers/CacheControl' },
   'Content-Security-Policy': { $ref: '#/components/headers/ContentSecurityPolicy' },
   'X-Content-Type-Options': { $ref: '#/components/headers/ContentTypeOptions' },
 }
 
-/** Answers that a cache may hold against what it has, and that are compressed where they are long. */
+/** Answers that are compressed where they are long. */
 const bodyHeaders = {
   ...headers,
-  ETag: { $ref: '#/components/headers/ETag' },
   Vary: { $ref: '#/components/headers/Vary' },
 }
 
 const errorSays: Readonly<Record<number, string>> = {
   400: 'What was sent does not fit; each fault by its field',
-  403: 'Asked under a name that is not this machine’s',
+  401: 'Asked by a device of the network that is not let in',
+  403: 'Asked under a name that is not this machine’s, by a page that is not this server’s, or by a device that may not',
   404: 'There is no such thing',
   409: 'Changed elsewhere, or the name is taken',
   413: 'Larger than the server takes',
   422: 'It can be read, and means nothing here; each fault by its field',
+  429: 'Too many were tried',
   500: 'A fault of the program',
-  503: 'The database does not answer',
+  503: 'The database cannot answer now; the request may be sent again as it is',
 }
 
 const problem = (status: number, schema: string) => ({
   description: errorSays[status] ?? 'An error',
-  headers,
+  headers:
+    status === 503 || status === 429
+      ? { ...headers, 'Retry-After': { $ref: '#/components/headers/RetryAfter' } }
+      : headers,
   content: { 'application/problem+json': { schema: reference(schema) } },
 })
 
@@ -71,7 +76,7 @@ function operationOf(operation: Operation) {
         ...(schema ? { content: json(answer.list ? { type: 'array', items: schema } : schema) } : {}),
       },
       ...Object.fromEntries(
-        [...errors, 403, 500, 503].map((status) => [
+        [...errors, 401, 403, 500, 503].map((status) => [
           status,
           problem(status, status === 409 && operation.tag === 'Conversions' ? 'Conflict' : 'Problem'),
         ]),
@@ -100,7 +105,7 @@ export const openApiDocument = () => ({
     description: 'Shops, conversions and the library',
     license: { name: 'All rights reserved', identifier: 'LicenseRef-Proprietary' },
   },
-  // The server answers on the machine it runs on, to whoever sits there: nobody signs in.
+  // On the machine it runs on nobody signs in; other machines get a cookie, which no program but a browser is given.
   servers: [{ url: '/' }],
   security: [],
   tags: Object.entries(tags).map(([name, description]) => ({ name, description })),
@@ -108,9 +113,10 @@ export const openApiDocument = () => ({
   components: {
     schemas: components(),
     headers: {
+      CacheControl: header('no-store: it is true for a moment, and of one shop alone'),
       ContentSecurityPolicy: header('Only what the page itself brings may run'),
       ContentTypeOptions: header('Types are not guessed'),
-      ETag: header('To be asked with If-None-Match'),
+      RetryAfter: header('Seconds after which to ask again'),
       Vary: header('Accept-Encoding, where the answer is long enough to be compressed'),
     },
   },

@@ -11,13 +11,14 @@ export interface Operation {
   /** Name of the component that the body must be. */
   body?: string
   answer: { status: 200 | 201 | 204; says: string; schema?: string; list?: true }
-  errors: readonly (400 | 404 | 409 | 413 | 422)[]
+  errors: readonly (400 | 404 | 409 | 413 | 422 | 429)[]
 }
 
 export const tags = {
   Shops: 'Workshops and how they like to read numbers',
   Conversions: 'One machine’s change to variable speed, and every revision of it',
   Library: 'Motors, drives and circuits that a shop keeps',
+  Access: 'Devices of the shop’s network: letting them in, and who is',
   Rules: 'What the rules of the product say of themselves',
   Formats: 'The schemas of files that travel',
 } as const
@@ -27,6 +28,100 @@ const BODY = [400, 413] as const
 
 /** Every operation that the server answers; a test holds this against its routes. */
 export const operations: readonly Operation[] = [
+  {
+    method: 'get',
+    path: '/api/access/me',
+    id: 'whoAmI',
+    tag: 'Access',
+    summary: 'Who asks, and what they may do',
+    answer: { status: 200, says: 'The computer itself, or a device', schema: 'Who' },
+    errors: [],
+  },
+  {
+    method: 'delete',
+    path: '/api/access/me',
+    id: 'leave',
+    tag: 'Access',
+    summary: 'A device takes itself out',
+    answer: { status: 204, says: 'It is not let in any more' },
+    errors: [],
+  },
+  {
+    method: 'post',
+    path: '/api/access/pair',
+    id: 'pair',
+    tag: 'Access',
+    summary: 'A device shows the six words that it was told, and is let in by a cookie',
+    body: 'Pair',
+    answer: { status: 204, says: 'It is let in' },
+    errors: [...BODY, 429],
+  },
+  {
+    method: 'post',
+    path: '/api/access/sign-in',
+    id: 'signIn',
+    tag: 'Access',
+    summary: 'A device is let in for a name and its pass-phrase',
+    body: 'SignIn',
+    answer: { status: 204, says: 'It is let in' },
+    errors: [...BODY, 429],
+  },
+  {
+    method: 'post',
+    path: '/api/access/invitations',
+    id: 'invite',
+    tag: 'Access',
+    summary: 'A way in for one device, for ten minutes; at the computer alone',
+    body: 'NewInvitation',
+    answer: { status: 201, says: 'Its words, told this once', schema: 'Invitation' },
+    errors: [...BODY, 404, 409],
+  },
+  {
+    method: 'get',
+    path: '/api/access/devices',
+    id: 'listDevices',
+    tag: 'Access',
+    summary: 'Devices that are let in; at the computer alone',
+    answer: { status: 200, says: 'A line for each device', schema: 'Device', list: true },
+    errors: [],
+  },
+  {
+    method: 'delete',
+    path: '/api/access/devices/{id}',
+    id: 'withdrawDevice',
+    tag: 'Access',
+    summary: 'Withdraw a device; at the computer alone',
+    answer: { status: 204, says: 'It is a stranger at its next request' },
+    errors: [404],
+  },
+  {
+    method: 'get',
+    path: '/api/access/people',
+    id: 'listPeople',
+    tag: 'Access',
+    summary: 'Names with a pass-phrase; at the computer alone',
+    answer: { status: 200, says: 'A line for each name', schema: 'Person', list: true },
+    errors: [],
+  },
+  {
+    method: 'post',
+    path: '/api/access/people',
+    id: 'addPerson',
+    tag: 'Access',
+    summary: 'Add a name with a pass-phrase; at the computer alone',
+    body: 'NewPerson',
+    answer: { status: 201, says: 'The name', schema: 'Person' },
+    errors: [...BODY, 409],
+  },
+  {
+    method: 'delete',
+    path: '/api/access/people/{id}',
+    id: 'removePerson',
+    tag: 'Access',
+    summary: 'Take a name away, with the devices signed in under it; at the computer alone',
+    answer: { status: 204, says: 'It is gone' },
+    errors: [404],
+  },
   {
     method: 'get',
     path: '/api/shops',

@@ -1,7 +1,9 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
 import type { Problem as ProblemDetails } from '@zesty/core/http'
 import type { Response } from 'express'
-import { causes, databaseCodes } from '../db/databaseErrors'
+import { databaseTrouble } from '../db/databaseTrouble'
+import { answerProblem } from './answerProblem'
+import { faultInWords } from './faultInWords'
 import { problemDetails } from './problem'
 
 const details: Record<number, string> = {
@@ -16,9 +18,7 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>()
-    if (response.headersSent) return
-    const problem = this.toProblem(error)
-    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
+    if (!response.headersSent) answerProblem(response, this.toProblem(error))
   }
 
   private toProblem(error: unknown): ProblemDetails {
@@ -33,10 +33,13 @@ export class ProblemFilter implements ExceptionFilter {
         status,
         details[status] ?? (error instanceof SyntaxError ? 'The content is not JSON.' : 'The request cannot be read.'),
       )
-    this.log.error(error instanceof Error ? (error.stack ?? error.message) : String(error))
-    return isDatabaseGone(error)
-      ? problemDetails(503, 'The database does not answer. What you typed is kept on this page; it will be sent again.')
-      : problemDetails(500, 'This is a fault of the program. What you typed is kept on this page.')
+    const trouble = databaseTrouble(error)
+    if (trouble !== undefined) {
+      this.log.warn(trouble)
+      return problemDetails(503, `${trouble} What you typed is kept on this page; it will be sent again.`)
+    }
+    this.log.error(faultInWords(error))
+    return problemDetails(500, 'This is a fault of the program. What you typed is kept on this page.')
   }
 }
 
@@ -48,9 +51,3 @@ const statusOf = (error: unknown): number | undefined =>
   typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number'
     ? error.status
     : undefined
-
-const goneCodes = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08003'])
-
-const isDatabaseGone = (error: unknown): boolean =>
-  databaseCodes(error).some((code) => goneCodes.has(code)) ||
-  causes(error).some((e) => /terminated unexpectedly/i.test(e.message))

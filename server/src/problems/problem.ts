@@ -1,6 +1,6 @@
 import { HttpException } from '@nestjs/common'
 import type { Problem as ProblemDetails } from '@zesty/core/http'
-import type { Fault } from '@zesty/core/rules'
+import { firstFaults, type Fault } from '@zesty/core/rules'
 
 const titles: Record<number, string> = {
   400: 'Bad input',
@@ -32,6 +32,6 @@ const sentence = (faults: readonly Fault[]): string =>
     .join('; ')
 
 export const badInput = (faults: Fault[], status = 400): Problem =>
-  new Problem(status, `${sentence(faults)}.`, { faults })
+  new Problem(status, `${sentence(faults)}.`, { faults: firstFaults(faults) })
 
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what}.`)

@@ -6,11 +6,13 @@ import { stageOpened } from '../state/screenSlice'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { UnitsOfShop } from '../state/UnitsOfShop'
 import { Chain } from './Chain'
-import { readDraft } from '../state/draft'
+import { unsentDrafts } from '../state/unsent'
 import { Findings } from './Findings'
 import { FirstVerdict } from './FirstVerdict'
 import { Overlays } from './Overlays'
 import { closed, opened } from '../state/planSlice'
+import { takeDraft } from '../state/takeDraft'
+import { useKeptOnClose } from '../state/useKeptOnClose'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
 import { fetchJudge } from '../state/judging'
@@ -42,17 +44,17 @@ export function ConversionScreen() {
   useEffect(() => {
     if (data?.conversion.id !== id) return
     let left = false
-    const draft = readDraft(id)
-    if (!draft) dispatch(opened(data))
-    else
-      void dispatch(fetchJudge()).then(() => {
-        if (left) return
-        const { conversion } = data
-        const laid = { ...data, draft: draft.plan, typed: draft.typed }
-        const continues =
-          draft.baseRevision === conversion.revision || JSON.stringify(draft.plan) === JSON.stringify(conversion.plan)
-        dispatch(opened(continues ? laid : { ...laid, theirs: conversion }))
-      })
+    const open = async () => {
+      const unsent = (await unsentDrafts()).filter(({ conversionId }) => conversionId === id)
+      const [draft] = unsent
+      // What is laid over it has not been judged by anybody.
+      if (draft) await dispatch(fetchJudge())
+      if (left) return
+      // One that was left behind goes on where it ended; of several somebody must say which.
+      if (draft && unsent.length === 1) dispatch(takeDraft(data, draft))
+      else dispatch(opened({ ...data, unsent }))
+    }
+    void open()
     return () => {
       left = true
     }
@@ -104,6 +106,7 @@ function OpenConversion() {
   }, [name])
   useKeys(stage)
   useJudge()
+  useKeptOnClose()
 
   return (
     <UnitsOfShop shopId={shopId}>

@@ -5,6 +5,7 @@ import { useAppDispatch, useAppSelector } from '../state/store'
 const loadPalette = () => import('./Palette').then((m) => ({ default: m.Palette }))
 const Palette = lazy(loadPalette)
 const ConflictDialog = lazy(() => import('./ConflictDialog').then((m) => ({ default: m.ConflictDialog })))
+const UnsentDialog = lazy(() => import('./UnsentDialog').then((m) => ({ default: m.UnsentDialog })))
 const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })))
 const Revisions = lazy(() => import('./Revisions').then((m) => ({ default: m.Revisions })))
 
@@ -15,6 +16,7 @@ const QUIET_MS = 2000
 export function Overlays() {
   const overlay = useAppSelector((state) => state.screen.overlay)
   const conflicted = useAppSelector((state) => state.plan.open?.theirs !== undefined)
+  const unsent = useAppSelector((state) => (state.plan.open?.unsent.length ?? 0) > 0)
   const dispatch = useAppDispatch()
   const close = () => dispatch(overlayChanged(undefined))
   // Fetched once the page stands and is quiet, so that it opens at once at its key.
@@ -24,7 +26,7 @@ export function Overlays() {
   }, [])
   return (
     <Suspense fallback={null}>
-      {conflicted && <ConflictDialog />}
+      {conflicted ? <ConflictDialog /> : unsent && <UnsentDialog />}
       {overlay === 'palette' && <Palette onClose={close} />}
       {overlay === 'revisions' && <Revisions onClose={close} />}
       {overlay === 'keys' && <KeysDialog onClose={close} />}

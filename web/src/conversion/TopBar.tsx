@@ -117,23 +117,30 @@ export function TopBar() {
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 
+const heldWords = {
+  browser: 'What you typed is kept in this browser.',
+  page: 'This browser keeps nothing: what you typed is only on this page, so leave it open.',
+  server: '',
+} as const
+
 /** Kept, keeping, or waiting for the server; in words, announced as it changes. */
 function KeptState() {
   const keeping = useOpen((open) => open.keeping)
+  const heldBy = useOpen((open) => open.heldBy)
   const words = {
     kept: () => (keeping.state === 'kept' ? `Kept ${clock.format(new Date(keeping.at))}` : ''),
     keeping: () => 'Keeping',
-    waiting: () => 'Waiting for the server',
-    refused: () => 'Not kept',
+    waiting: () => (heldBy === 'page' ? 'Only on this page' : 'Waiting for the server'),
+    refused: () => (heldBy === 'page' ? 'Only on this page' : 'Not kept'),
   }[keeping.state]()
   const colour = { kept: 'text-green', keeping: 'text-ink-2', waiting: 'text-brass', refused: 'text-oxide' }[
     keeping.state
   ]
   const why =
     keeping.state === 'waiting'
-      ? `${keeping.why} What you type is kept in this browser and sent when it is back.`
+      ? `${keeping.why} ${heldWords[heldBy]} It is sent when the server is back.`
       : keeping.state === 'refused'
-        ? keeping.why
+        ? `${keeping.why} ${heldWords[heldBy]}`
         : undefined
   return (
     <span role="status" className={`shrink-0 max-sm:flex-1 text-[15px] font-medium ${colour}`} title={why}>

@@ -1,3 +1,4 @@
+import { cut } from '@zesty/core'
 import type { LibraryItem } from '@zesty/core/library'
 import { BookOpen } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
@@ -18,7 +19,7 @@ export function FromLibrary({ kind }: { kind: PlateKind }) {
   const [picking, setPicking] = useState(false)
   const [name, setName] = useState('')
   const typed = Object.keys(plan[kind]).length > 0
-  const standard = (kind === 'drive' && plan.drive.name) || `${plan.name}, ${kind}`.slice(0, 80)
+  const standard = (kind === 'drive' && plan.drive.name) || cut(`${plan.name}, ${kind}`, 80)
   const keepIt = async () => {
     const called = name.trim() || standard
     const item: LibraryItem =

@@ -1,3 +1,4 @@
+import { cut } from '@zesty/core'
 import { Copy, Pencil, Plus, Trash2 } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -146,7 +147,7 @@ function Items({ shopId, kind }: { shopId: string; kind: PlateKind }) {
 
 /** The name, with a number after it where it is taken. */
 function freeName(base: string, taken: ReadonlySet<string>): string {
-  const short = base.slice(0, 74)
+  const short = cut(base, 74)
   if (!taken.has(short)) return short
   for (let n = 2; ; n += 1) if (!taken.has(`${short} ${n}`)) return `${short} ${n}`
 }

@@ -1,4 +1,4 @@
-import { parseSupplyWords, set } from '@zesty/core'
+import { cut, parseSupplyWords, set } from '@zesty/core'
 import { useUnits } from '../state/units'
 import { ChoiceField, Choices, SelectField } from '../parts/ChoiceField'
 import { useHeld } from '../parts/fieldDocument'
@@ -76,7 +76,7 @@ function VoltsField({ made }: { made: boolean }) {
           ok: true,
           value: [
             set('supply.voltageV', voltageV),
-            set('supply.calledAs', text.trim().slice(0, 60)),
+            set('supply.calledAs', cut(text.trim(), 60)),
             ...(phases === undefined ? [] : [set('supply.phases', phases)]),
             ...(topology === undefined ? [] : [set('supply.topology', topology)]),
           ],

@@ -1,6 +1,6 @@
 import type { MachineLine, Shop } from '@zesty/core/http'
-import { BookOpen, Moon, Plus, Trash2, Upload } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { BookOpen, Moon, Plus, Smartphone, Trash2, Upload } from 'lucide-react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { UnitsOfShop } from '../state/UnitsOfShop'
 import { api, problemText } from '../state/api'
@@ -14,6 +14,9 @@ import { LARGEST_IMPORT } from '../state/importLimit'
 import { MachineTicket } from './MachineTicket'
 import { NewMachine } from './NewMachine'
 import { ShopForm } from './ShopForm'
+
+/** Not needed for the first sight of the shop. */
+const UnsentHere = lazy(() => import('./UnsentHere').then((m) => ({ default: m.UnsentHere })))
 
 /** The machines of a shop, each with its state and next step. */
 export function ShopScreen() {
@@ -78,6 +81,9 @@ export function ShopScreen() {
               <Link to={`/shops/${shopId}/library/motors`} className="btn btn-quiet">
                 <BookOpen size={18} aria-hidden="true" /> Library
               </Link>
+              <Link to="/devices" className="btn btn-quiet">
+                <Smartphone size={18} aria-hidden="true" /> Devices
+              </Link>
               <UnitsSwitch shop={shop} />
               <ImportButton shopId={shopId} />
               {machines && machines.length > 0 && (
@@ -90,6 +96,11 @@ export function ShopScreen() {
               <section className="sheet">
                 <NewMachine shopId={shopId} first />
               </section>
+            )}
+            {machines && (
+              <Suspense fallback={null}>
+                <UnsentHere machines={machines} />
+              </Suspense>
             )}
             <ul className="grid gap-3 md:grid-cols-2">
               {machines?.map((m) => (

@@ -1,9 +1,12 @@
 import {
   conversionSchema,
+  deviceSchema,
+  invitationSchema,
   judgedConversionSchema,
   keptItemSchema,
   libraryLineSchema,
   machineLineSchema,
+  personSchema,
   problemSchema,
   revisionLineSchema,
   revisionSchema,
@@ -11,6 +14,11 @@ import {
   shopLineSchema,
   shopSchema,
   takenInSchema,
+  whoSchema,
+  type NewInvitation,
+  type NewPerson,
+  type Pair,
+  type SignIn,
   type NewConversion,
   type NewShop,
   type ShopChange,
@@ -19,16 +27,57 @@ import { type LibraryItem } from '@zesty/core/library'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { SerializedError } from '@reduxjs/toolkit'
 import { z } from 'zod'
+import { strangerSeen } from './screenSlice'
 
 const UNKNOWN_FORM = 'The server answered in a form this page does not know. Reload the page.'
 
+const asking = fetchBaseQuery({ baseUrl: '/api/' })
+
+/** What is asked, and the notice that this device is not let in. */
+const knocking: typeof asking = async (args, store, options) => {
+  const answer = await asking(args, store, options)
+  if (answer.error?.status === 401) store.dispatch(strangerSeen())
+  return answer
+}
+
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api/' }),
-  tagTypes: ['Shop', 'Machine', 'Library'],
+  baseQuery: knocking,
+  tagTypes: ['Shop', 'Machine', 'Library', 'Device', 'Person'],
   // An answer of another shape comes from a server of another release.
   catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
   endpoints: (b) => ({
+    who: b.query({ query: (): string => 'access/me', responseSchema: whoSchema }),
+    leave: b.mutation<null, undefined>({ query: () => ({ url: 'access/me', method: 'DELETE' }) }),
+    pair: b.mutation<null, Pair>({ query: (body) => ({ url: 'access/pair', method: 'POST', body }) }),
+    signIn: b.mutation<null, SignIn>({ query: (body) => ({ url: 'access/sign-in', method: 'POST', body }) }),
+    invite: b.mutation({
+      query: (body: NewInvitation) => ({ url: 'access/invitations', method: 'POST', body }),
+      responseSchema: invitationSchema,
+    }),
+    devices: b.query({
+      query: (): string => 'access/devices',
+      responseSchema: z.array(deviceSchema),
+      providesTags: ['Device'],
+    }),
+    withdraw: b.mutation<null, string>({
+      query: (id) => ({ url: `access/devices/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Device'],
+    }),
+    people: b.query({
+      query: (): string => 'access/people',
+      responseSchema: z.array(personSchema),
+      providesTags: ['Person'],
+    }),
+    addPerson: b.mutation({
+      query: (body: NewPerson) => ({ url: 'access/people', method: 'POST', body }),
+      responseSchema: personSchema,
+      invalidatesTags: ['Person'],
+    }),
+    removePerson: b.mutation<null, string>({
+      query: (id) => ({ url: `access/people/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Person', 'Device'],
+    }),
     // They change only with the application.
     rule: b.query({
       query: (id: string) => `rules/${id}`,

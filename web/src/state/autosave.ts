@@ -1,9 +1,11 @@
 import { planDifference } from '@zesty/core'
-import { conflictSchema, conversionSchema, problemSchema, type Conversion } from '@zesty/core/http'
+import { conflictSchema, conversionSchema, problemSchema, type Conversion, type Problem } from '@zesty/core/http'
 import { createListenerMiddleware, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import {
   changed,
   conflicted,
+  fieldsRefused,
+  heldChanged,
   keepingChanged,
   kept,
   opened,
@@ -13,8 +15,10 @@ import {
   typedUnread,
   undone,
   type OpenPlan,
+  type RefusedField,
 } from './planSlice'
 import { writeDraft } from './draft'
+import { refusedFields } from './refusedFields'
 
 /** Quiet time after an edit before it is sent. */
 const PAUSE_MS = 350
@@ -32,13 +36,16 @@ export function autosaving() {
    * The save under way, settled when its answer is in the store. No save starts before it is: a second one to the
    * same revision would come back as a conflict with oneself.
    */
-  let underWay: Promise<Answer['kind']> = Promise.resolve('kept')
+  let underWay: Promise<Then> = Promise.resolve('go on')
 
   autosave.startListening({
-    matcher: isAnyOf(changed, undone, redone, settled, typedRead, typedUnread, kept),
-    effect: (_action, store) => {
-      const { open } = store.getState().plan
-      if (open) writeDraft(open)
+    // While it waits for the server too: a browser may be told to forget meanwhile.
+    matcher: isAnyOf(changed, undone, redone, settled, typedRead, typedUnread, fieldsRefused, kept, keepingChanged),
+    effect: (_action, { getState, dispatch }) => {
+      const { open } = getState().plan
+      if (!open) return
+      const held = !writeDraft(open) ? 'page' : isOnServer(open) ? 'server' : 'browser'
+      if (held !== open.heldBy) dispatch(heldChanged(held))
     },
   })
 
@@ -60,7 +67,7 @@ export function autosaving() {
         underWay = keep(open, dispatch)
         const answer = await store.pause(underWay)
         if (answer === 'refused') return
-        if (answer === 'waiting') await store.delay(RETRY_MS)
+        if (typeof answer === 'number') await store.delay(answer)
       }
     },
   })
@@ -70,24 +77,40 @@ export function autosaving() {
 type Answer =
   | { kind: 'kept'; conversion: Conversion }
   | { kind: 'conflict'; theirs: Conversion }
-  | { kind: 'waiting' | 'refused'; why: string }
+  | { kind: 'waiting'; why: string; retryMs: number }
+  | { kind: 'refused'; why: string; fields: RefusedField[] }
+
+/** What is to be done after a save: look whether more is to be sent, now or in so many milliseconds, or nothing. */
+type Then = 'go on' | 'refused' | number
+
+const isOnServer = ({ plan, keptPlan, typed }: OpenPlan): boolean =>
+  plan === keptPlan && Object.keys(typed).length === 0
 
 /** Sends a plan and puts the answer into the store; remembers the saves that got none, for the server may have them. */
 function keeper() {
   let unanswered: OpenPlan[] = []
-  return async (open: OpenPlan, dispatch: Dispatch): Promise<Answer['kind']> => {
+  return async (open: OpenPlan, dispatch: Dispatch): Promise<Then> => {
     const answer = await send(open)
     if (answer.kind === 'waiting') unanswered.push(open)
     const ours = answer.kind === 'conflict' ? unanswered.find((sent) => isSame(sent, answer.theirs)) : undefined
     if (answer.kind !== 'waiting') unanswered = []
     if (ours && answer.kind === 'conflict') {
       dispatch(kept({ ...answer.theirs, plan: ours.plan }))
-      return 'kept'
+      return 'go on'
     }
     if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
     else if (answer.kind === 'conflict') dispatch(conflicted(answer.theirs))
-    else dispatch(keepingChanged({ state: answer.kind, why: answer.why }))
-    return answer.kind
+    else if (answer.kind === 'waiting') {
+      dispatch(keepingChanged({ state: 'waiting', why: answer.why }))
+      return answer.retryMs
+    } else if (answer.fields.length > 0) {
+      // The rest of the plan need not wait until these are mended.
+      dispatch(fieldsRefused(answer.fields))
+    } else {
+      dispatch(keepingChanged({ state: 'refused', why: answer.why }))
+      return 'refused'
+    }
+    return 'go on'
   }
 }
 
@@ -95,24 +118,42 @@ function keeper() {
 const isSame = ({ id, revision, plan }: OpenPlan, theirs: Conversion) =>
   id === theirs.id && theirs.revision === revision + 1 && planDifference(plan, theirs.plan).length === 0
 
-async function send({ id, revision, plan }: OpenPlan): Promise<Answer> {
+const put = ({ id, revision, plan }: OpenPlan, keepalive: boolean): Promise<Response> =>
+  fetch(`/api/conversions/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ baseRevision: revision, plan }),
+    keepalive,
+  })
+
+/** Sends a plan although its page goes, and waits for nothing. */
+export const sendAtOnce = (open: OpenPlan): void => void put(open, true).catch(() => undefined)
+
+/** Answers that another moment may change; every other stays as it is however often it is asked for. */
+const passing = new Set([429, 503])
+
+const waitOf = (response: Response): number => 1000 * Number(response.headers.get('retry-after')) || RETRY_MS
+
+async function send(open: OpenPlan): Promise<Answer> {
   try {
-    const response = await fetch(`/api/conversions/${id}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ baseRevision: revision, plan }),
-    })
+    const response = await put(open, false)
     const body: unknown = await response.json()
     if (response.ok) return { kind: 'kept', conversion: conversionSchema.parse(body) }
     if (response.status === 409) {
       const conflict = conflictSchema.safeParse(body)
       return conflict.success
         ? { kind: 'conflict', theirs: conflict.data.theirs }
-        : { kind: 'refused', why: 'It was changed elsewhere, in a form this page does not know. Reload the page.' }
+        : {
+            kind: 'refused',
+            why: 'It was changed elsewhere, in a form this page does not know. Reload the page.',
+            fields: [],
+          }
     }
-    const { detail } = problemSchema.parse(body)
-    return response.status >= 500 ? { kind: 'waiting', why: detail } : { kind: 'refused', why: detail }
+    const problem: Problem = problemSchema.parse(body)
+    return passing.has(response.status)
+      ? { kind: 'waiting', why: problem.detail, retryMs: waitOf(response) }
+      : { kind: 'refused', why: problem.detail, fields: refusedFields(open, problem.faults ?? []) }
   } catch {
-    return { kind: 'waiting', why: 'The server does not answer.' }
+    return { kind: 'waiting', why: 'The server does not answer.', retryMs: RETRY_MS }
   }
 }

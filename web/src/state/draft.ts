@@ -1,36 +1,51 @@
 import { readPlan, type Plan } from '@zesty/core'
+import { browserStorage } from './browserStorage'
 import type { OpenPlan, TypedTexts } from './planSlice'
+import { tab } from './tab'
 
 /** What is not on the server yet, kept in the browser so that a closed tab or a dead server loses nothing. */
 export interface Draft {
+  conversionId: string
+  /** The tab that it was typed in. */
+  tab: string
+  /** When it was written, ISO 8601. */
+  at: string
   baseRevision: number
   plan: Plan
   typed: TypedTexts
 }
 
-const key = (id: string) => `zesty.draft.${id}`
+const PREFIX = 'zesty.draft.'
+const keyOf = ({ conversionId, tab: of }: Pick<Draft, 'conversionId' | 'tab'>) => `${PREFIX}${conversionId}.${of}`
 
-export function writeDraft({ id, revision, plan, keptPlan, typed }: OpenPlan): void {
+/** Whether everything that is not on the server is kept in this browser now. */
+export function writeDraft({ id, revision, plan, keptPlan, typed }: OpenPlan): boolean {
+  const own = { conversionId: id, tab }
   if (plan === keptPlan && Object.keys(typed).length === 0) {
-    localStorage.removeItem(key(id))
-    return
+    browserStorage.remove(keyOf(own))
+    return true
   }
-  const draft: Draft = { baseRevision: revision, plan, typed }
-  try {
-    localStorage.setItem(key(id), JSON.stringify(draft))
-  } catch {
-    // Storage full or forbidden: the page still holds everything, and the server will.
-  }
+  const draft: Draft = { ...own, at: new Date().toISOString(), baseRevision: revision, plan, typed }
+  return browserStorage.write(keyOf(own), JSON.stringify(draft))
 }
 
-export function readDraft(id: string): Draft | undefined {
-  const text = localStorage.getItem(key(id))
-  if (text === null) return undefined
+export const removeDraft = (draft: Pick<Draft, 'conversionId' | 'tab'>): void => browserStorage.remove(keyOf(draft))
+
+/** Every draft of this browser that can be read, the latest first. */
+export const readDrafts = (): Draft[] =>
+  browserStorage
+    .keys()
+    .filter((key) => key.startsWith(PREFIX))
+    .flatMap((key) => readDraft(key) ?? [])
+    .sort((a, b) => b.at.localeCompare(a.at))
+
+function readDraft(key: string): Draft | undefined {
+  const [conversionId = '', of = ''] = key.slice(PREFIX.length).split('.')
   try {
-    const { baseRevision, plan, typed } = JSON.parse(text) as Partial<Draft>
+    const { at, baseRevision, plan, typed } = JSON.parse(browserStorage.read(key) ?? '') as Partial<Draft>
     const read = readPlan(plan)
     return typeof baseRevision === 'number' && read.ok
-      ? { baseRevision, plan: read.value, typed: typed ?? {} }
+      ? { conversionId, tab: of, at: at ?? '', baseRevision, plan: read.value, typed: typed ?? {} }
       : undefined
   } catch {
     return undefined

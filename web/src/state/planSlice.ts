@@ -1,6 +1,7 @@
 import {
   applyPatch,
   inversePatch,
+  valueAt,
   type Change,
   type Patch,
   type Evaluation,
@@ -8,6 +9,7 @@ import {
   type PlanPath,
 } from '@zesty/core'
 import { type Conversion } from '@zesty/core/http'
+import type { Draft } from './draft'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One press that can be taken back: what it did and what undoes it. */
@@ -30,6 +32,11 @@ export interface TypedText {
   message: string
 }
 
+/** A field whose value the server does not take: what stands there, and why not. */
+export interface RefusedField extends TypedText {
+  path: PlanPath
+}
+
 /** By the field they were typed in. */
 export type TypedTexts = Partial<Record<PlanPath, TypedText>>
 
@@ -46,6 +53,12 @@ export interface OpenPlan {
   undo: Step[]
   redo: Step[]
   typed: TypedTexts
+  /** Who has what the server does not: this browser, or only the page as it stands, gone when it goes. */
+  heldBy: 'browser' | 'page' | 'server'
+  /** When it was typed, where it was taken from a draft; ISO 8601. */
+  draftedAt?: string
+  /** Typed in tabs that are gone, and never sent: to take or to leave. */
+  unsent: Draft[]
   /** The server's side of a refused save. */
   theirs?: Conversion
 }
@@ -59,12 +72,12 @@ const planSlice = createSlice({
     opened: (
       _state,
       {
-        payload: { conversion, evaluation, draft, typed, theirs },
+        payload: { conversion, evaluation, draft, unsent = [], theirs },
       }: PayloadAction<{
         conversion: Conversion
         evaluation: Evaluation
-        draft?: Plan
-        typed?: TypedTexts
+        draft?: Draft
+        unsent?: Draft[]
         theirs?: Conversion
       }>,
     ) => {
@@ -73,14 +86,17 @@ const planSlice = createSlice({
         id,
         shopId,
         revision,
-        plan: draft ?? plan,
+        plan: draft?.plan ?? plan,
         keptPlan: plan,
         first: { plan, evaluation },
         keeping: { state: 'kept', at: savedAt },
         undo: [],
         redo: [],
-        typed: typed ?? {},
+        typed: draft?.typed ?? {},
+        heldBy: draft ? 'browser' : 'server',
+        unsent,
       }
+      if (draft) open.draftedAt = draft.at
       if (theirs) open.theirs = theirs
       return { open }
     },
@@ -112,6 +128,23 @@ const planSlice = createSlice({
     typedRead: ({ open }, { payload: path }: PayloadAction<PlanPath>) => {
       if (open) open.typed = Object.fromEntries(Object.entries(open.typed).filter(([key]) => key !== path))
     },
+    heldChanged: ({ open }, { payload }: PayloadAction<OpenPlan['heldBy']>) => {
+      if (open) open.heldBy = payload
+    },
+    /** One of the unsent was left or taken. */
+    unsentSettled: ({ open }, { payload }: PayloadAction<Draft>) => {
+      if (open) open.unsent = open.unsent.filter(({ tab }) => tab !== payload.tab)
+    },
+    /** The server refuses what stands in these fields: each goes back to what it kept, the text stays to be mended. */
+    fieldsRefused: ({ open }, { payload }: PayloadAction<RefusedField[]>) => {
+      if (!open) return
+      for (const { path, text, message } of payload) open.typed[path] = { text, message }
+      const { keptPlan } = open
+      open.plan = applyPatch(
+        open.plan,
+        payload.map(({ path }): Change => ({ path, value: valueAt(keptPlan, path) })),
+      )
+    },
     keepingChanged: ({ open }, { payload }: PayloadAction<Keeping>) => {
       if (open) open.keeping = payload
     },
@@ -141,6 +174,7 @@ const planSlice = createSlice({
       }
       open.keeping = { state: 'kept', at: savedAt }
       delete open.theirs
+      delete open.draftedAt
     },
   },
 })
@@ -153,6 +187,9 @@ export const {
   redone,
   typedUnread,
   typedRead,
+  heldChanged,
+  unsentSettled,
+  fieldsRefused,
   keepingChanged,
   kept,
   conflicted,

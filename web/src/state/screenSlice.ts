@@ -10,9 +10,11 @@ interface Screen {
   wantedStage: StageId | undefined
   /** Whether anything was said briefly yet, so that there must be a place for it. */
   noticed: boolean
+  /** Whether this device is not let in. */
+  stranger: boolean
 }
 
-const initialState: Screen = { overlay: undefined, wantedStage: undefined, noticed: false }
+const initialState: Screen = { overlay: undefined, wantedStage: undefined, noticed: false, stranger: false }
 
 const screenSlice = createSlice({
   name: 'screen',
@@ -27,11 +29,14 @@ const screenSlice = createSlice({
     stageOpened: (state) => {
       state.wantedStage = undefined
     },
+    strangerSeen: (state) => {
+      state.stranger = true
+    },
     noticed: (state) => {
       state.noticed = true
     },
   },
 })
 
-export const { overlayChanged, stageWanted, stageOpened, noticed } = screenSlice.actions
+export const { overlayChanged, stageWanted, stageOpened, noticed, strangerSeen } = screenSlice.actions
 export const screenReducer = screenSlice.reducer

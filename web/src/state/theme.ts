@@ -1,10 +1,12 @@
+import { browserStorage } from './browserStorage'
+
 /** Day or night, as last chosen here; else as the device has it. */
 export type Theme = 'day' | 'night'
 
 const KEY = 'zesty.theme'
 
 export function currentTheme(): Theme {
-  const kept = localStorage.getItem(KEY)
+  const kept = browserStorage.read(KEY)
   if (kept === 'day' || kept === 'night') return kept
   return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day'
 }
@@ -14,7 +16,8 @@ export function applyTheme(theme: Theme = currentTheme()): void {
 }
 
 export function switchTheme(): void {
-  const next = currentTheme() === 'night' ? 'day' : 'night'
-  localStorage.setItem(KEY, next)
+  // As it is shown: a browser that keeps nothing does not remember what was chosen.
+  const next = document.documentElement.dataset['theme'] === 'night' ? 'day' : 'night'
+  browserStorage.write(KEY, next)
   applyTheme(next)
 }

@@ -1,4 +1,4 @@
-import { set } from '@zesty/core'
+import { cut, set } from '@zesty/core'
 import { branchCircuitOf, takeBranchCircuit } from '@zesty/core/library'
 import { api, problemText } from '../../state/api'
 import { notice } from '../../state/notice'
@@ -23,7 +23,7 @@ export function CircuitChoice() {
     else change('On a circuit of its own', [set('supply.branchCircuitId', undefined)])
   }
   const share = async () => {
-    const name = calledAs ?? `Circuit of ${plan.name}`.slice(0, 80)
+    const name = calledAs ?? cut(`Circuit of ${plan.name}`, 80)
     const { data, error } = await keep({ shopId, item: { kind: 'circuit', name, item: branchCircuitOf(plan) } })
     if (data) change(`Put on ${name}`, [set('supply.branchCircuitId', data.id)])
     notice(error ? problemText(error) : `${name} is a circuit of the shop`)

@@ -1,0 +1,21 @@
+import { Module, type DynamicModule } from '@nestjs/common'
+import { APP_GUARD } from '@nestjs/core'
+import { AccessController } from './access.controller'
+import { AccessGuard } from './access.guard'
+import { AccessService } from './access.service'
+import { NETWORK, type Network } from './network'
+
+@Module({})
+export class AccessModule {
+  static of(network: Network | undefined): DynamicModule {
+    return {
+      module: AccessModule,
+      controllers: [AccessController],
+      providers: [
+        AccessService,
+        { provide: NETWORK, useValue: network },
+        { provide: APP_GUARD, useClass: AccessGuard },
+      ],
+    }
+  }
+}

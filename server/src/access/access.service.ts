@@ -1,0 +1,200 @@
+import { hash, verify } from '@node-rs/argon2'
+import { Inject, Injectable } from '@nestjs/common'
+import type { Device, Invitation, NewInvitation, NewPerson, Pair, Person, SignIn } from '@zesty/core/http'
+import { and, asc, count, eq, gt, lt } from 'drizzle-orm'
+import QRCode from 'qrcode'
+import { DATABASE, type Database } from '../db/database'
+import { isNameTaken } from '../db/databaseErrors'
+import { attempts, conversions, devices, invitations, people } from '../db/schema'
+import { notFound, Problem } from '../problems/problem'
+import { NETWORK, type Network } from './network'
+import { hashOf, newToken, newWords, wordsMeant } from './secrets'
+import type { Asker } from './who'
+
+const MINUTE_MS = 60_000
+/** How long a way in stands open. */
+const INVITED_MS = 10 * MINUTE_MS
+/** Ways in that may be tried within as long, from one address and from all together. */
+const TRIES_EACH = 10
+const TRIES_ALL = 100
+/** A device is noted as seen at most so often. */
+const SEEN_MS = MINUTE_MS
+
+type Rights = Pick<typeof devices.$inferInsert, 'rights' | 'conversionId' | 'personId'>
+
+/** Who is let in from other machines, and who no longer is. All of it stands in the database, none in this process. */
+@Injectable()
+export class AccessService {
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(NETWORK) private readonly network: Network | undefined,
+  ) {}
+
+  /** Whoever has shown this token; undefined where it lets nobody in. */
+  async askerOf(token: string): Promise<Asker | undefined> {
+    const [found] = await this.db
+      .select({
+        id: devices.id,
+        name: devices.name,
+        person: people.name,
+        rights: devices.rights,
+        conversionId: devices.conversionId,
+        shopId: conversions.shopId,
+        lastSeenAt: devices.lastSeenAt,
+      })
+      .from(devices)
+      .leftJoin(people, eq(people.id, devices.personId))
+      .leftJoin(conversions, eq(conversions.id, devices.conversionId))
+      .where(eq(devices.tokenHash, hashOf(token)))
+    if (!found) return undefined
+    const now = new Date()
+    if (now.getTime() - found.lastSeenAt.getTime() > SEEN_MS)
+      await this.db.update(devices).set({ lastSeenAt: now }).where(eq(devices.id, found.id))
+    return {
+      at: 'network',
+      name: found.person === null ? found.name : `${found.person}, ${found.name}`,
+      rights: found.rights,
+      deviceId: found.id,
+      conversionId: found.conversionId ?? undefined,
+      shopId: found.shopId ?? undefined,
+    }
+  }
+
+  /** Opens a way in. Only the hash of its words is kept: they are told this once. */
+  async invite({ rights, conversionId }: NewInvitation): Promise<Invitation> {
+    const { network } = this
+    if (!network)
+      throw new Problem(409, 'No other machine can reach this one: start it with --host and this machine’s address.')
+    if (conversionId !== undefined) await this.mustBeThere(conversionId)
+    const words = newWords()
+    const expiresAt = new Date(Date.now() + INVITED_MS)
+    await this.db.delete(invitations).where(lt(invitations.expiresAt, new Date()))
+    await this.db.insert(invitations).values({ codeHash: hashOf(words), rights, conversionId, expiresAt })
+    // After the mark, so that no server on the way is told the words.
+    const address = `${network.address}/pair#${words.replaceAll(' ', '-')}`
+    return {
+      words,
+      address,
+      qr: await QRCode.toString(address, { type: 'svg', margin: 2 }),
+      expiresAt: expiresAt.toISOString(),
+      ...(network.fingerprint === undefined ? {} : { fingerprint: network.fingerprint }),
+    }
+  }
+
+  private async mustBeThere(conversionId: string): Promise<void> {
+    const [there] = await this.db
+      .select({ id: conversions.id })
+      .from(conversions)
+      .where(eq(conversions.id, conversionId))
+    if (!there) throw notFound('conversion')
+  }
+
+  /** Lets a device in for the words it was told, once. Returns what it shows from then on. */
+  async pair({ words, deviceName }: Pair, origin: string): Promise<string> {
+    await this.mayTry(origin)
+    return this.db
+      .transaction(async (tx) => {
+        const [used] = await tx
+          .delete(invitations)
+          .where(and(eq(invitations.codeHash, hashOf(wordsMeant(words))), gt(invitations.expiresAt, new Date())))
+          .returning()
+        if (!used) return undefined
+        return admit(tx, deviceName, { rights: used.rights, conversionId: used.conversionId })
+      })
+      .then(
+        (token) =>
+          token ??
+          this.refused(
+            origin,
+            'These words let nobody in: they hold once, for ten minutes. Have new ones shown at the computer.',
+          ),
+      )
+  }
+
+  /** Lets a device in for a name and its pass-phrase. */
+  async signIn({ name, passphrase, deviceName }: SignIn, origin: string): Promise<string> {
+    await this.mayTry(origin)
+    const [person] = await this.db.select().from(people).where(eq(people.name, name))
+    // A name that is not there takes as long as one that is.
+    const right = await verify(person?.passphraseHash ?? (await NOBODY), passphrase)
+    if (!person || !right) return this.refused(origin, 'There is no such name with this pass-phrase.')
+    return admit(this.db, deviceName, { rights: person.rights, personId: person.id })
+  }
+
+  private async mayTry(origin: string): Promise<void> {
+    const since = gt(attempts.at, new Date(Date.now() - INVITED_MS))
+    const [all] = await this.db.select({ n: count() }).from(attempts).where(since)
+    const [own] = await this.db
+      .select({ n: count() })
+      .from(attempts)
+      .where(and(since, eq(attempts.origin, origin)))
+    if ((all?.n ?? 0) >= TRIES_ALL || (own?.n ?? 0) >= TRIES_EACH)
+      throw new Problem(429, 'Too many were tried. Wait ten minutes.', { title: 'Too many attempts' })
+  }
+
+  private async refused(origin: string, says: string): Promise<never> {
+    await this.db.delete(attempts).where(lt(attempts.at, new Date(Date.now() - INVITED_MS)))
+    await this.db.insert(attempts).values({ origin })
+    throw new Problem(403, says)
+  }
+
+  async devices(): Promise<Device[]> {
+    const rows = await this.db
+      .select({
+        id: devices.id,
+        name: devices.name,
+        person: people.name,
+        rights: devices.rights,
+        conversionId: devices.conversionId,
+        pairedAt: devices.pairedAt,
+        lastSeenAt: devices.lastSeenAt,
+      })
+      .from(devices)
+      .leftJoin(people, eq(people.id, devices.personId))
+      .orderBy(asc(devices.pairedAt), asc(devices.id))
+    return rows.map(({ person, conversionId, pairedAt, lastSeenAt, ...row }) => ({
+      ...row,
+      ...(person === null ? {} : { person }),
+      ...(conversionId === null ? {} : { conversionId }),
+      pairedAt: pairedAt.toISOString(),
+      lastSeenAt: lastSeenAt.toISOString(),
+    }))
+  }
+
+  /** A device that is withdrawn is a stranger at its next request. */
+  async withdraw(id: string): Promise<void> {
+    const gone = await this.db.delete(devices).where(eq(devices.id, id)).returning({ id: devices.id })
+    if (gone.length === 0) throw notFound('device')
+  }
+
+  async people(): Promise<Person[]> {
+    return this.db.select({ id: people.id, name: people.name, rights: people.rights }).from(people).orderBy(people.name)
+  }
+
+  async addPerson({ name, passphrase, rights }: NewPerson): Promise<Person> {
+    const passphraseHash = await hash(passphrase)
+    const [made] = await this.db
+      .insert(people)
+      .values({ name, passphraseHash, rights })
+      .returning({ id: people.id })
+      .catch((error: unknown) => {
+        throw isNameTaken(error) ? new Problem(409, `There is a ${name} already.`, { title: 'Name taken' }) : error
+      })
+    if (!made) throw new Error('an insert gave no row')
+    return { id: made.id, name, rights }
+  }
+
+  /** With somebody go the devices that they signed in on. */
+  async removePerson(id: string): Promise<void> {
+    const gone = await this.db.delete(people).where(eq(people.id, id)).returning({ id: people.id })
+    if (gone.length === 0) throw notFound('person')
+  }
+}
+
+const NOBODY = hash(newToken())
+
+async function admit(db: Pick<Database, 'insert'>, name: string, rights: Rights): Promise<string> {
+  const token = newToken()
+  await db.insert(devices).values({ tokenHash: hashOf(token), name, ...rights })
+  return token
+}

@@ -1,0 +1,116 @@
+import { setImmediate } from 'node:timers/promises'
+import { Inject, Injectable } from '@nestjs/common'
+import { evaluate } from '@zesty/core'
+import type { MachineLine } from '@zesty/core/http'
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import { DATABASE, type Database } from '../db/database'
+import { conversions } from '../db/schema'
+import { faultsOfStored, nameOf, readStored, saysUnreadable } from './storedPlan'
+
+/** Injection token of what tells this release from every other: what it says of a plan may be another thing. */
+export const RELEASE = Symbol('release')
+
+/** Milliseconds after which others get their turn while many plans are judged. */
+const TURN_MS = 20
+
+/** What is said of a plan alone, whatever its id and the hour it was saved. */
+type PlanLine = Record<string, unknown>
+
+/** The machines of a shop with what the shop screen shows of each, judged once for each revision and release. */
+@Injectable()
+export class MachineLines {
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(RELEASE) private readonly release: string,
+  ) {}
+
+  async of(shopId: string): Promise<(Pick<MachineLine, 'id' | 'revision'> & PlanLine)[]> {
+    const rows = await this.db
+      .select({
+        id: conversions.id,
+        revision: conversions.revision,
+        savedAt: conversions.savedAt,
+        line: conversions.line,
+        lineOf: conversions.lineOf,
+      })
+      .from(conversions)
+      .where(eq(conversions.shopId, shopId))
+      .orderBy(asc(conversions.createdAt), asc(conversions.id))
+    const stale = rows.filter((row) => row.lineOf !== this.stamp(row.revision)).map(({ id }) => id)
+    const judged = stale.length === 0 ? new Map<string, Judged>() : await this.judge(stale)
+    // One that was taken away meanwhile has no line any more.
+    return rows.flatMap(({ id, revision, savedAt, line, lineOf }) => {
+      if (lineOf === this.stamp(revision)) return [{ id, revision, savedAt, ...(line as PlanLine) }]
+      const anew = judged.get(id)
+      return anew ? [{ id, revision: anew.revision, savedAt: anew.savedAt, ...anew.line }] : []
+    })
+  }
+
+  private stamp(revision: number): string {
+    return `${this.release} ${revision}`
+  }
+
+  private async judge(ids: string[]): Promise<Map<string, Judged>> {
+    const rows = await this.db
+      .select({
+        id: conversions.id,
+        revision: conversions.revision,
+        savedAt: conversions.savedAt,
+        plan: conversions.plan,
+      })
+      .from(conversions)
+      .where(inArray(conversions.id, ids))
+    const judged = new Map<string, Judged>()
+    let turn = performance.now()
+    for (const { id, revision, savedAt, plan } of rows) {
+      judged.set(id, { revision, savedAt, line: lineOf(plan) })
+      if (performance.now() - turn < TURN_MS) continue
+      await setImmediate()
+      turn = performance.now()
+    }
+    await this.keep(judged)
+    return judged
+  }
+
+  /** Kept only to be quick the next time: that it cannot be is nobody's trouble. */
+  private async keep(judged: Map<string, Judged>): Promise<void> {
+    try {
+      for (const [id, { revision, line }] of judged)
+        await this.db
+          .update(conversions)
+          .set({ line, lineOf: this.stamp(revision) })
+          .where(and(eq(conversions.id, id), eq(conversions.revision, revision)))
+    } catch {
+      return
+    }
+  }
+}
+
+interface Judged {
+  revision: number
+  savedAt: Date
+  line: PlanLine
+}
+
+function lineOf(stored: unknown): PlanLine {
+  const read = readStored(stored)
+  if (!read.ok) return { name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
+  const plan = read.value
+  try {
+    const { chain, stages, findings, next, figures } = evaluate(plan)
+    return {
+      name: plan.name,
+      machineKind: plan.survey.machineKind,
+      powerW: plan.motor.powerW,
+      inputA: figures['drive.inputA']?.value,
+      branchCircuitId: plan.supply.branchCircuitId,
+      chain,
+      stages,
+      stops: findings.filter((f) => f.severity === 'stop').length,
+      watches: findings.filter((f) => f.severity === 'watch').length,
+      next,
+    }
+  } catch {
+    return { name: nameOf(stored), unreadable: saysUnreadable(faultsOfStored(stored)) }
+  }
+}

@@ -1,0 +1,369 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { X509Certificate } from 'node:crypto'
+import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { request } from 'node:https'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { applyPatch, emptyPlan, set, type Plan } from '@zesty/core'
+import { eq } from 'drizzle-orm'
+import { shopCertificate } from '../src/access/certificate'
+import { openNetwork } from '../src/access/openNetwork'
+import { changedPaths } from '../src/access/measuredPaths'
+import { permits, type Permission } from '../src/access/permits'
+import { wordsMeant } from '../src/access/secrets'
+import { attempts, devices, invitations } from '../src/db/schema'
+import { harness, type Harness } from './harness'
+
+let folder: string
+let h: Harness
+let server: Server
+let port: number
+let shopId: string
+let machine: { id: string; plan: Plan }
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'access-'))
+  const opened = await openNetwork({ host: '127.0.0.1', port: 0, names: ['shed.lan'], insecure: false, folder })
+  h = await harness({ network: opened.network })
+  server = await opened.listen(h.handler())
+  port = (server.address() as AddressInfo).port
+  shopId = (await h.api.post('/api/shops').send({ name: 'Network' }).expect(201)).body.id
+  machine = (await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Lathe' }).expect(201)).body
+})
+afterAll(async () => {
+  server.closeAllConnections()
+  server.close()
+  await h.close()
+  rmSync(folder, { recursive: true })
+})
+
+interface Answer {
+  status: number
+  cookie: string | undefined
+  // What is asked of it is said where it is asked.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  body: any
+}
+/** As a phone of the shop's network asks, with what it was given to show. */
+const phone = (
+  path: string,
+  {
+    method = 'GET',
+    body,
+    cookie,
+    headers = {},
+  }: { method?: string; body?: unknown; cookie?: string | undefined; headers?: object } = {},
+) =>
+  new Promise<Answer>((resolve, reject) => {
+    const sent = request(
+      {
+        host: '127.0.0.1',
+        port,
+        path: `/api${path}`,
+        method,
+        ca: certificate(),
+        servername: 'shed.lan',
+        headers: {
+          host: `shed.lan:${port}`,
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          ...(cookie === undefined ? {} : { cookie }),
+          ...headers,
+        },
+      },
+      (answer) => {
+        let text = ''
+        answer.setEncoding('utf8')
+        answer.on('data', (part: string) => (text += part))
+        answer.on('end', () =>
+          resolve({
+            status: answer.statusCode ?? 0,
+            cookie: answer.headers['set-cookie']?.[0],
+            body: text === '' ? undefined : JSON.parse(text),
+          }),
+        )
+      },
+    )
+    sent.on('error', reject)
+    sent.end(body === undefined ? undefined : JSON.stringify(body))
+  })
+const certificate = () => (JSON.parse(readFileSync(join(folder, 'certificate.json'), 'utf8')) as { cert: string }).cert
+
+const invite = async (rights: string, more = {}) =>
+  (
+    await h.api
+      .post('/api/access/invitations')
+      .send({ rights, ...more })
+      .expect(201)
+  ).body as {
+    words: string
+    address: string
+    qr: string
+    fingerprint: string
+  }
+/** Lets a phone in. Returns what it shows from then on. */
+const paired = async (rights: string, more = {}, deviceName = 'Phone') => {
+  const { words } = await invite(rights, more)
+  const { status, cookie } = await phone('/access/pair', { method: 'POST', body: { words, deviceName } })
+  expect(status).toBe(204)
+  return (cookie ?? '').split(';')[0]
+}
+
+describe('a phone that nobody let in', () => {
+  test.each(['/shops', '/access/me', '/access/devices', '/rules', '/schema/conversion-3.json'])(
+    'gets nothing of %s',
+    async (path) => {
+      const { status, body } = await phone(path)
+      expect([status, body]).toEqual([401, expect.objectContaining({ detail: expect.stringMatching(/six words/) })])
+    },
+  )
+  test('gets no description of the API', async () => {
+    for (const path of ['/docs', '/docs-json', '/docs/']) expect((await phone(path)).status).toBe(404)
+  })
+  test('gets nothing for a token that was never given', async () => {
+    expect((await phone('/shops', { cookie: `__Host-zesty-device=${'x'.repeat(43)}` })).status).toBe(401)
+  })
+  test('cannot say that it is the computer', async () => {
+    for (const headers of [{ 'x-forwarded-for': '127.0.0.1' }, { forwarded: 'for=127.0.0.1' }, { 'x-real-ip': '::1' }])
+      expect((await phone('/shops', { headers })).status).toBe(401)
+    expect((await phone('/shops', { headers: { host: `localhost:${port}` } })).status).toBe(403)
+  })
+  test('cannot come by a name that is not this server’s', async () => {
+    expect((await phone('/shops', { headers: { host: `rebound.example.test:${port}` } })).status).toBe(403)
+  })
+})
+
+describe('pairing', () => {
+  test('lets one device in, by words that are told once and kept only as a hash', async () => {
+    const { words, address, qr, fingerprint } = await invite('all')
+    expect(words.split(' ')).toHaveLength(6)
+    expect(address).toBe(`https://shed.lan:0/pair#${words.replaceAll(' ', '-')}`)
+    expect(qr).toMatch(/^<svg/)
+    expect(fingerprint).toBe(new X509Certificate(certificate()).fingerprint256)
+    expect(JSON.stringify(await h.db.select().from(invitations))).not.toContain(words.split(' ')[0])
+    const first = await phone('/access/pair', { method: 'POST', body: { words, deviceName: 'Phone' } })
+    expect(first.cookie).toMatch(
+      /^__Host-zesty-device=[\w-]{43}; Max-Age=34560000; Path=\/; .*HttpOnly; Secure; SameSite=Strict$/,
+    )
+    const cookie = first.cookie?.split(';')[0]
+    expect((await phone('/shops', { cookie })).status).toBe(200)
+    expect((await phone('/access/me', { cookie })).body).toMatchObject({ at: 'network', name: 'Phone', rights: 'all' })
+    // Once: for nobody else, and not again.
+    expect((await phone('/access/pair', { method: 'POST', body: { words, deviceName: 'Other' } })).status).toBe(403)
+    const token = cookie?.split('=')[1] ?? 'none'
+    expect(JSON.stringify(await h.db.select().from(devices))).not.toContain(token)
+  })
+  test('takes words as they are typed', () => {
+    expect(wordsMeant('  Abandon-ABILITY able.  abou above absent\n')).toBe('abandon ability able about above absent')
+    expect(wordsMeant('aban abil')).toBe('abandon ability')
+  })
+  test('ends after ten minutes', async () => {
+    const { words } = await invite('all')
+    await h.db.update(invitations).set({ expiresAt: new Date(Date.now() - 1) })
+    expect((await phone('/access/pair', { method: 'POST', body: { words, deviceName: 'Late' } })).status).toBe(403)
+  })
+  test('is refused to a page of another site', async () => {
+    const { words } = await invite('all')
+    const headers = { origin: 'https://example.test', 'sec-fetch-site': 'cross-site' }
+    expect((await phone('/access/pair', { method: 'POST', body: { words, deviceName: 'x' }, headers })).status).toBe(
+      403,
+    )
+  })
+  test('is not to be guessed: after ten wrong tries even the right words wait, on every server of the database', async () => {
+    await h.db.delete(attempts)
+    const { words } = await invite('all')
+    const guess = (words: string) => phone('/access/pair', { method: 'POST', body: { words, deviceName: 'Guess' } })
+    for (let n = 0; n < 10; n += 1) expect((await guess(`wrong ${n}`)).status).toBe(403)
+    expect([(await guess('wrong again')).status, (await guess(words)).status]).toEqual([429, 429])
+    await h.db.update(attempts).set({ at: new Date(Date.now() - 601_000) })
+    expect((await guess(words)).status).toBe(204)
+    await h.db.delete(attempts)
+  })
+  test('is for the computer alone to begin', async () => {
+    const cookie = await paired('all')
+    const post = (path: string, body: object) => phone(path, { method: 'POST', body, cookie })
+    expect((await post('/access/invitations', { rights: 'all' })).status).toBe(403)
+    expect((await post('/access/people', { name: 'x', passphrase: 'y'.repeat(12), rights: 'all' })).status).toBe(403)
+    expect((await phone('/access/devices', { cookie })).status).toBe(403)
+  })
+})
+
+describe('a device', () => {
+  const save = (cookie: string | undefined, baseRevision: number, plan: Plan) =>
+    phone(`/conversions/${machine.id}`, { method: 'PUT', body: { baseRevision, plan }, cookie })
+  const revisionNow = async () =>
+    (await h.api.get(`/api/conversions/${machine.id}`).expect(200)).body.revision as number
+
+  test('that may do everything stands on what it saved', async () => {
+    const cookie = await paired('all', {}, 'Tablet at the lathe')
+    const base = await revisionNow()
+    expect((await save(cookie, base, applyPatch(machine.plan, [set('motor.powerW', 1500)]))).status).toBe(200)
+    const [latest] = (await h.api.get(`/api/conversions/${machine.id}/revisions`).expect(200)).body
+    expect([latest.revision, latest.by]).toEqual([base + 1, 'Tablet at the lathe'])
+    expect((await h.api.get(`/api/conversions/${machine.id}/revisions/1`)).body.by).toBe('this computer')
+  })
+  test('that measures keeps readings and ticks, and is told which field it may not change', async () => {
+    const cookie = await paired('measure')
+    const { body: now } = await h.api.get(`/api/conversions/${machine.id}`)
+    const read = applyPatch(now.plan as Plan, [
+      set('checks.testMOhm', 500),
+      set('settings.inDrive.baseFrequencyHz', 50),
+    ])
+    expect((await save(cookie, now.revision, read)).status).toBe(200)
+    const beyond = await save(
+      cookie,
+      now.revision + 1,
+      applyPatch(read, [set('motor.powerW', 9999), set('checks.testC', 20)]),
+    )
+    expect([beyond.status, beyond.body.faults]).toEqual([
+      403,
+      [{ field: 'plan.motor.powerW', message: expect.stringMatching(/may not be changed/) }],
+    ])
+    const post = (path: string, body: object) => phone(path, { method: 'POST', body, cookie })
+    expect((await post('/shops', { name: 'x' })).status).toBe(403)
+    expect(
+      (await post(`/conversions/${machine.id}/revisions/1/restore`, { baseRevision: now.revision + 1 })).status,
+    ).toBe(403)
+    expect((await phone(`/conversions/${machine.id}`, { method: 'DELETE', cookie })).status).toBe(403)
+  })
+  test('that looks changes nothing', async () => {
+    const cookie = await paired('look')
+    expect((await phone(`/conversions/${machine.id}/judged`, { cookie })).status).toBe(200)
+    const refused = await save(cookie, await revisionNow(), machine.plan)
+    expect([refused.status, refused.body.detail]).toEqual([403, expect.stringMatching(/may only look/)])
+  })
+  test('that looks at one machine sees no other, and nothing of the shop but its units', async () => {
+    const { body: other } = await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Mill' }).expect(201)
+    const cookie = await paired('look', { conversionId: machine.id })
+    const statusOf = async (path: string) => (await phone(path, { cookie })).status
+    for (const path of [
+      `/conversions/${machine.id}/judged`,
+      `/conversions/${machine.id}/revisions`,
+      `/shops/${shopId}`,
+      '/rules/motor.rated-torque',
+    ])
+      expect([path, await statusOf(path)]).toEqual([path, 200])
+    for (const path of [
+      `/conversions/${other.id}`,
+      `/conversions/${other.id}/judged`,
+      '/shops',
+      `/shops/${shopId}/conversions`,
+      `/shops/${shopId}/library`,
+    ])
+      expect([path, await statusOf(path)]).toEqual([path, 403])
+    // It goes with the machine.
+    await h.api.delete(`/api/conversions/${other.id}`).expect(204)
+  })
+  test('is listed, and withdrawn it is a stranger', async () => {
+    const cookie = await paired('all', {}, 'Lost phone')
+    const list = async () => (await h.api.get('/api/access/devices').expect(200)).body as { id: string; name: string }[]
+    const id = (await list()).find(({ name }) => name === 'Lost phone')?.id
+    await h.api.delete(`/api/access/devices/${id}`).expect(204)
+    expect((await phone('/shops', { cookie })).status).toBe(401)
+    expect((await list()).map(({ name }) => name)).not.toContain('Lost phone')
+  })
+  test('can take itself out', async () => {
+    const cookie = await paired('look', {}, 'Guest')
+    const left = await phone('/access/me', { method: 'DELETE', cookie })
+    expect([left.status, left.cookie]).toEqual([204, expect.stringMatching(/^__Host-zesty-device=;/)])
+    expect((await phone('/shops', { cookie })).status).toBe(401)
+  })
+  test('is noted as seen', async () => {
+    const cookie = await paired('look', {}, 'Seen')
+    await h.db
+      .update(devices)
+      .set({ lastSeenAt: new Date(0) })
+      .where(eq(devices.name, 'Seen'))
+    await phone('/shops', { cookie })
+    const [row] = await h.db.select().from(devices).where(eq(devices.name, 'Seen'))
+    expect(Date.now() - (row?.lastSeenAt.getTime() ?? 0)).toBeLessThan(60_000)
+  })
+})
+
+describe('a name with a pass-phrase', () => {
+  const person = { name: 'Ida', passphrase: 'three long belts', rights: 'measure' }
+  const signIn = (passphrase: string, name = 'Ida') =>
+    phone('/access/sign-in', { method: 'POST', body: { name, passphrase, deviceName: 'Tablet' } })
+  test('lets a device in, and stands beside it; with the name goes the device', async () => {
+    const { body } = await h.api.post('/api/access/people').send(person).expect(201)
+    await h.api.post('/api/access/people').send(person).expect(409)
+    expect([(await signIn('three short belts')).status, (await signIn('three long belts', 'Ada')).status]).toEqual([
+      403, 403,
+    ])
+    const { cookie } = await signIn('three long belts')
+    const shown = cookie?.split(';')[0]
+    expect((await phone('/access/me', { cookie: shown })).body).toMatchObject({
+      name: 'Ida, Tablet',
+      rights: 'measure',
+    })
+    await h.api.delete(`/api/access/people/${body.id}`).expect(204)
+    expect((await phone('/shops', { cookie: shown })).status).toBe(401)
+    await h.db.delete(attempts)
+  })
+  test('must be long enough', async () => {
+    const { body } = await h.api
+      .post('/api/access/people')
+      .send({ ...person, passphrase: 'short' })
+      .expect(400)
+    expect(body.faults[0].field).toBe('passphrase')
+  })
+})
+
+describe('the shop’s certificate', () => {
+  test('is its owner’s alone, and the same the next time', async () => {
+    const again = await shopCertificate(folder, ['shed.lan'])
+    expect(again.cert).toBe(certificate())
+    expect(statSync(join(folder, 'certificate.json')).mode & 0o777).toBe(0o600)
+  })
+  test('is for these names and addresses, for no longer than phones take', async () => {
+    const { cert } = await shopCertificate(join(folder, 'other'), ['192.0.2.7', 'shed.lan'])
+    const read = new X509Certificate(cert)
+    expect([read.checkIP('192.0.2.7'), read.checkHost('shed.lan'), read.checkHost('other.lan')]).toEqual([
+      '192.0.2.7',
+      'shed.lan',
+      undefined,
+    ])
+    expect(new Date(read.validTo).getTime() - new Date(read.validFrom).getTime()).toBeLessThan(825 * 86_400_000)
+    expect(read.ca).toBe(false)
+  })
+  test('is made anew for a name that it lacks', async () => {
+    const other = join(folder, 'third')
+    const first = await shopCertificate(other, ['shed.lan'])
+    const second = await shopCertificate(other, ['shed.lan', 'barn.lan'])
+    expect(second.fingerprint).not.toBe(first.fingerprint)
+  })
+})
+
+describe('what may be asked', () => {
+  const at = (more: Partial<Permission>): Permission => ({ at: 'network', rights: 'all', ...more })
+  test.each<[string, Permission, string, string, boolean]>([
+    ['the computer lets in', at({ at: 'computer' }), 'POST', '/api/access/invitations', true],
+    ['a device does not', at({}), 'POST', '/api/access/invitations', false],
+    ['a reader reads', at({ rights: 'look' }), 'GET', '/api/shops', true],
+    ['a reader does not save', at({ rights: 'look' }), 'PUT', '/api/conversions/x', false],
+    ['who measures saves', at({ rights: 'measure' }), 'PUT', '/api/conversions/x', true],
+    ['and changes no library', at({ rights: 'measure' }), 'PUT', '/api/library/x', false],
+    [
+      'one machine by its whole id',
+      at({ rights: 'look', conversionId: 'ab', shopId: 's' }),
+      'GET',
+      '/api/conversions/abc',
+      false,
+    ],
+    [
+      'one machine, though its link says all',
+      at({ conversionId: 'ab', shopId: 's' }),
+      'PUT',
+      '/api/conversions/ab',
+      false,
+    ],
+  ])('%s', (_, who, method, path, may) => expect(permits(who, { method, path })).toBe(may))
+})
+
+test('what differs is told place by place', () => {
+  const plan = emptyPlan('Lathe')
+  expect(changedPaths(plan, structuredClone(plan))).toEqual([])
+  expect(changedPaths({ a: { b: 1, c: [1, 2] } }, { a: { b: 2, c: [1, 3] }, d: 0 })).toEqual(['a.b', 'a.c.1', 'd'])
+  expect(changedPaths({ a: [1] }, { a: [1, 2] })).toEqual(['a'])
+  expect(changedPaths({ a: [] }, { a: {} })).toEqual(['a'])
+})
