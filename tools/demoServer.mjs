@@ -11,7 +11,7 @@ import { ensureApplication } from './setUp.mjs'
  * @param {{demo?: boolean, port?: number}} [options]
  */
 export async function demoServer({ demo = true, port } = {}) {
-  const { server, webRoot } = ensureApplication()
+  const { server, openApiFile, webRoot } = ensureApplication()
   const cluster = await throwAwayCluster()
   try {
     const { serve } = await import(pathToFileURL(server).href)
@@ -22,6 +22,7 @@ export async function demoServer({ demo = true, port } = {}) {
       databaseUrl: cluster.urls.serving,
       ownerUrl: cluster.urls.owner,
       webRoot,
+      openApiFile,
       migrations: join(root, 'server', 'migrations'),
       demoFolder: join(root, 'demo'),
       samplesFolder: join(root, 'samples'),

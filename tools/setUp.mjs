@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, rmSync } from 'node:fs'
 import { delimiter, join } from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { installPackageBy } from './debianPackage.mjs'
 import { localPath, root } from './paths.mjs'
 import { npmBin, runLogged } from './run.mjs'
@@ -97,14 +98,22 @@ export function ensureCommandLine() {
   return product
 }
 
+/** The server's bundle, and what it says of its API. @param {string} server @param {string} openApiFile */
+function buildServer(server, openApiFile) {
+  viteBuild('the server', 'server', 'server/vite.config.mjs')
+  const write = `import { writeFileSync } from 'node:fs'
+import { openApiDocument } from ${JSON.stringify(pathToFileURL(server).href)}
+writeFileSync(${JSON.stringify(openApiFile)}, JSON.stringify(openApiDocument()))`
+  runLogged('Describing the API', process.execPath, ['--input-type=module', '--eval', write])
+}
+
 /** The server's bundle and the page it serves. */
 export function ensureApplication() {
   ensureDependencies()
   const server = built('server', 'main.mjs')
+  const openApiFile = built('server', 'openapi.json')
   const web = built('web', 'index.html')
-  once('server', [...buildInputs, 'core/src', 'server'], server, () =>
-    viteBuild('the server', 'server', 'server/vite.config.mjs'),
-  )
+  once('server', [...buildInputs, 'core/src', 'server'], server, () => buildServer(server, openApiFile))
   once('web', [...buildInputs, 'core/src', 'web'], web, () => viteBuild('the page', 'web', 'web/vite.config.mjs'))
-  return { server, webRoot: built('web') }
+  return { server, openApiFile, webRoot: built('web') }
 }

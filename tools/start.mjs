@@ -65,7 +65,7 @@ async function openCluster() {
  */
 export async function start(args) {
   const options = readOptions(args)
-  const { server, webRoot } = ensureApplication()
+  const { server, openApiFile, webRoot } = ensureApplication()
   // What is made from here on is nobody else's to read.
   process.umask(0o077)
   const cluster = await openCluster()
@@ -78,6 +78,7 @@ export async function start(args) {
     host: '127.0.0.1',
     databaseUrl: cluster.urls.serving,
     ownerUrl: cluster.urls.owner,
+    openApiFile,
     webRoot: readableByService(webRoot, cluster.home),
     migrations: join(root, 'server', 'migrations'),
     demoFolder: join(root, 'demo'),

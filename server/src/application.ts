@@ -36,6 +36,8 @@ export interface ApplicationOptions {
   webRoot?: string
   /** How other machines reach it, where the person wishes that they do. */
   network?: Network
+  /** The description of the API, as it was written by the build: to make it takes a second. */
+  openApi?: Buffer
 }
 
 /** The whole application, ready to listen. */
@@ -45,6 +47,7 @@ export async function createApplication({
   release,
   webRoot,
   network,
+  openApi,
 }: ApplicationOptions): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(
     AppModule.of(db, samples, release, network),
@@ -93,8 +96,11 @@ export async function createApplication({
       answerProblem(res, problemDetails(404, 'There is nothing at this address.'))
     else next()
   })
-  // Made when first asked for: most servers never are. The types of the library know no later version than 3.0.
-  SwaggerModule.setup('api/docs', app, () => openApiDocument() as unknown as OpenAPIObject, {
+  let description = openApi
+  const described = () => (description ??= Buffer.from(JSON.stringify(openApiDocument())))
+  app.use('/api/docs-json', (_req: Request, res: Response) => void res.type('application/json').send(described()))
+  // The types of the library know no later version than 3.0.
+  SwaggerModule.setup('api/docs', app, () => JSON.parse(described().toString()) as OpenAPIObject, {
     customSiteTitle: 'Zesty Lathe API',
     customCss: '.topbar { display: none }',
   })

@@ -6,11 +6,12 @@ import { openNetwork, type NetworkWish } from './access/openNetwork'
 import { createApplication } from './application'
 import { openDatabase } from './db/database'
 import { migrationsUpTo } from './db/migrationsUpTo'
+import { openApiDocument } from './openapi/document'
 import { readSamples } from './library/samples'
 import { settleDemo, type DemoWish } from './demo/demoShops'
 
 /** For tools that keep and restore the database. */
-export { migrationsUpTo, openDatabase }
+export { migrationsUpTo, openApiDocument, openDatabase }
 
 export interface ServeOptions {
   host: string
@@ -24,6 +25,8 @@ export interface ServeOptions {
   /** Holds the motors and drives that ship. */
   samplesFolder: string
   demo: DemoWish
+  /** The description of the API, written by the build. */
+  openApiFile?: string
   /** How other machines may reach it, where they may. */
   network?: NetworkWish
 }
@@ -44,6 +47,7 @@ export async function serve({
   demoFolder,
   samplesFolder,
   demo,
+  openApiFile,
   network: wish,
 }: ServeOptions) {
   const database = await openDatabase(databaseUrl, migrations, ownerUrl)
@@ -56,6 +60,7 @@ export async function serve({
       samples,
       release: releaseOfThis(),
       webRoot,
+      ...(openApiFile === undefined ? {} : { openApi: readFileSync(openApiFile) }),
       ...(opened ? { network: opened.network } : {}),
     })
     await app.listen(port, host)

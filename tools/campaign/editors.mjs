@@ -12,6 +12,9 @@ async function edit(servers, machines, editors, saves) {
   /** @type {Map<string, number>} */
   const taken = new Map()
   let [faults, busy] = [0, 0]
+  const revisionOf = async (/** @type {string} */ id) =>
+    /** @type {number} */ ((await ask(`${servers[0]?.url}/api/conversions/${id}`)).body.revision)
+  const before = await Promise.all(machines.map(({ id }) => revisionOf(id)))
   const editor = async (/** @type {number} */ n) => {
     const machine = machines[n % machines.length]
     if (!machine) throw new Error('no machine')
@@ -33,9 +36,8 @@ async function edit(servers, machines, editors, saves) {
   }
   await Promise.all(Array.from({ length: editors }, (_, n) => editor(n)))
   let lost = 0
-  for (const { id } of machines) {
-    const { body } = await ask(`${servers[0]?.url}/api/conversions/${id}`)
-    const steps = body.revision - 1
+  for (const [n, { id }] of machines.entries()) {
+    const steps = (await revisionOf(id)) - (before[n] ?? 0)
     // A save that was told to come again may have been taken all the same.
     if (steps < (taken.get(id) ?? 0) || steps > (taken.get(id) ?? 0) + busy) lost += 1
   }

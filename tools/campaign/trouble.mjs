@@ -68,6 +68,7 @@ export async function slowClients({ clients }) {
         const socket = connect(running.port, '127.0.0.1')
         socket.on('error', () => undefined)
         const host = `Host: 127.0.0.1:${running.port}\r\n`
+        if (i % 3 !== 2) socket.resume()
         if (i % 3 === 0) socket.write(`GET /api/shops HTTP/1.1\r\n${host}X: `)
         if (i % 3 === 1)
           socket.write(

@@ -4,12 +4,14 @@ import { firstFaults, type Fault } from '@zesty/core/rules'
 
 const titles: Record<number, string> = {
   400: 'Bad input',
+  401: 'Not let in',
   403: 'Not allowed',
   404: 'Not found',
   409: 'Changed elsewhere',
   413: 'Too large',
   415: 'Wrong kind of content',
   422: 'Cannot be read',
+  429: 'Too many attempts',
   500: 'Something broke here',
   503: 'Not available',
 }
