@@ -76,7 +76,7 @@ describe('what several tabs left', () => {
   beforeEach(() => {
     leave('first', '2026-03-03T12:30:00Z', 1, withPower(1500))
     leave('second', '2026-03-03T12:40:00Z', 1, withPower(2200))
-    leave('elsewhere', '2026-03-03T12:50:00Z', 1, withPower(1), '00000000-0000-4000-8000-00000000000d')
+    leave('elsewhere', '2026-03-03T12:50:00Z', 1, withPower(100), '00000000-0000-4000-8000-00000000000d')
   })
   test('is listed, the latest first and as the main choice, over the plan as the server keeps it', async () => {
     openScreen()
@@ -99,7 +99,7 @@ describe('what several tabs left', () => {
       readDrafts()
         .map(({ plan: { motor } }) => motor.powerW)
         .sort(),
-    ).toEqual([1, 1500])
+    ).toEqual([100, 1500])
   })
   test('can wait', async () => {
     openScreen()
@@ -123,7 +123,7 @@ test('a tab that is still open keeps what is its own', async () => {
 
 test('the shop lists what its machines wait for, to go on with or to throw away', async () => {
   leave('gone', '2026-03-03T12:30:00Z', 1, withPower(1500))
-  leave('strange', '2026-03-03T12:30:00Z', 1, withPower(1), '00000000-0000-4000-8000-00000000000d')
+  leave('strange', '2026-03-03T12:30:00Z', 1, withPower(100), '00000000-0000-4000-8000-00000000000d')
   const machine = { id: CONVERSION, revision: 1, savedAt: '2026-03-03T12:00:00Z', name: 'Old lathe', unreadable: 'x' }
   render(
     <MemoryRouter>

@@ -10,6 +10,7 @@ const NAME = 'Name'
 /** More than any heading and any table of the library has. */
 const LONGEST_HEADING = 200
 const MOST_HEADINGS = 200
+const NOTHING = 1e-16
 /** Letters of a cell that a message repeats. */
 const SHOWN = 60
 
@@ -32,9 +33,12 @@ function printCell({ field, unit }: LibraryColumn, value: unknown): string {
   return typeof value === 'string' ? (field.options?.[value] ?? value) : ''
 }
 
-/** Twelve digits: enough to be the same number when read, without the tail of a binary fraction or an exponent. */
+/**
+ * Twelve digits: enough to be the same number when read, without the tail of a binary fraction or an exponent. What is
+ * nothing in any unit would be hundreds of zeros.
+ */
 const written = (value: number): string =>
-  value.toLocaleString('en-GB', { useGrouping: false, maximumSignificantDigits: 12 })
+  Math.abs(value) < NOTHING ? '0' : value.toLocaleString('en-GB', { useGrouping: false, maximumSignificantDigits: 12 })
 
 function inUnit(value: number, dimension: Dimension, unit: string): number {
   const found = dimensionKind(dimension).units.find((u) => u.symbol === unit)

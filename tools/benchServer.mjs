@@ -1,0 +1,214 @@
+// @ts-check
+import { spawn } from 'node:child_process'
+import { Agent, request } from 'node:http'
+import { join } from 'node:path'
+import { performance } from 'node:perf_hooks'
+import { setTimeout as sleep } from 'node:timers/promises'
+import { root } from './paths.mjs'
+import { freePort } from './ports.mjs'
+
+/** @typedef {import('./bench.mjs').Line} Line */
+
+const CONNECTIONS = 8
+const ROUND_MS = 2500
+const ROUNDS = 4
+/** Of what a bare handler with the same statements does in the same run. */
+const SHARE = 0.75
+
+const agent = new Agent({ keepAlive: true, maxSockets: 64 })
+
+/** @param {string} url @param {string} [method] @param {string} [body] @returns {Promise<{status: number, text: string}>} */
+const ask = (url, method = 'GET', body) =>
+  new Promise((resolve, reject) => {
+    const sent = request(
+      url,
+      {
+        agent,
+        method,
+        ...(body ? { headers: { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) } } : {}),
+      },
+      (answer) => {
+        let text = ''
+        answer.setEncoding('utf8')
+        answer.on('data', (part) => (text += part))
+        answer.on('end', () => resolve({ status: answer.statusCode ?? 0, text }))
+      },
+    )
+    sent.on('error', reject)
+    sent.end(body)
+  })
+
+/** How many a second, from several connections at once. @param {(n: number) => Promise<void>} once */
+async function rate(once) {
+  let done = 0
+  const began = performance.now()
+  await Promise.all(
+    Array.from({ length: CONNECTIONS }, async (_, n) => {
+      while (performance.now() - began < ROUND_MS) {
+        await once(n)
+        done += 1
+      }
+    }),
+  )
+  return (1000 * done) / (performance.now() - began)
+}
+
+/** Reads and saves of a plan, by turns from the server and from the bare handler. @param {string} url @param {string} bare @param {string[]} machines */
+async function compare(url, bare, machines) {
+  const bases = machines.slice(0, CONNECTIONS)
+  /** @type {Map<string, {revision: number, plan: object}>} */
+  const now = new Map()
+  for (const id of bases) now.set(id, JSON.parse((await ask(`${url}/api/conversions/${id}`)).text))
+  const read = (/** @type {string} */ at) => async (/** @type {number} */ n) => {
+    const { status } = await ask(`${at}/api/conversions/${bases[n]}`)
+    if (status !== 200) throw new Error(`${at} answered ${status}`)
+  }
+  const save = (/** @type {string} */ at) => async (/** @type {number} */ n) => {
+    const id = bases[n] ?? ''
+    const is = now.get(id)
+    if (!is) throw new Error('no machine')
+    const { status } = await ask(
+      `${at}/api/conversions/${id}`,
+      'PUT',
+      JSON.stringify({ baseRevision: is.revision, plan: is.plan }),
+    )
+    if (status !== 200) throw new Error(`${at} answered ${status}`)
+    is.revision += 1
+  }
+  /** @type {Record<string, number[]>} */
+  const rates = { read: [], readBare: [], save: [], saveBare: [] }
+  // Once for nothing, to warm both.
+  for (let round = 0; round <= ROUNDS; round += 1)
+    for (const [name, once] of /** @type {const} */ ([
+      ['readBare', read(bare)],
+      ['read', read(url)],
+      ['saveBare', save(bare)],
+      ['save', save(url)],
+    ])) {
+      const measured = await rate(once)
+      if (round > 0) rates[name]?.push(measured)
+    }
+  const mean = (/** @type {string} */ name) => (rates[name] ?? []).reduce((a, b) => a + b, 0) / ROUNDS
+  return { read: mean('read'), readBare: mean('readBare'), save: mean('save'), saveBare: mean('saveBare') }
+}
+
+/** @param {string} databaseUrl */
+async function bareServer(databaseUrl) {
+  const port = await freePort()
+  const child = spawn(process.execPath, [join(root, 'tools', 'bareServer.mjs'), databaseUrl, String(port)], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  await new Promise((resolve, reject) => {
+    child.stdout.once('data', resolve)
+    child.once('exit', () => reject(new Error('the bare server ended')))
+  })
+  return { url: `http://127.0.0.1:${port}`, stop: () => void child.kill() }
+}
+
+const MACHINES = 50
+
+/** A shop of many machines, all the fullest demo machine. @param {string} url @param {string} machine */
+async function largeShop(url, machine) {
+  const file = (await ask(`${url}/api/conversions/${machine}/export`)).text
+  const shop = JSON.parse((await ask(`${url}/api/shops`, 'POST', '{"name":"Bench"}')).text)
+  /** @type {string[]} */
+  const ids = []
+  for (let n = 0; n < MACHINES; n += 1)
+    ids.push(JSON.parse((await ask(`${url}/api/shops/${shop.id}/import`, 'POST', file)).text).id)
+  return { shopId: shop.id, ids }
+}
+
+/** The longest that somebody else waits for a word while something is done. @param {string} url @param {() => Promise<unknown>} work */
+async function longestWait(url, work) {
+  let [longest, going] = [0, true]
+  const watching = (async () => {
+    while (going) {
+      const began = performance.now()
+      await ask(`${url}/api/access/me`)
+      longest = Math.max(longest, performance.now() - began)
+      await sleep(2)
+    }
+  })()
+  await work()
+  going = false
+  await watching
+  return longest
+}
+
+const EDITORS = 50
+
+/** Editors that save twice a second. @param {string} url @param {string[]} ids @param {number} seconds */
+async function edit(url, ids, seconds) {
+  const until = performance.now() + 1000 * seconds
+  await Promise.all(
+    Array.from({ length: EDITORS }, async (_, n) => {
+      const at = `${url}/api/conversions/${ids[n % ids.length]}`
+      let { revision, plan } = JSON.parse((await ask(at)).text)
+      while (performance.now() < until) {
+        const { status, text } = await ask(at, 'PUT', JSON.stringify({ baseRevision: revision, plan }))
+        if (status !== 200) throw new Error(`a save was answered ${status}`)
+        ;({ revision, plan } = JSON.parse(text))
+        await sleep(400 + 200 * Math.random())
+      }
+    }),
+  )
+}
+
+/**
+ * The server against a bare handler, a large shop, and many editors.
+ * @param {{url: string, pid: number}} server @param {string} databaseUrl @param {string} machine
+ * @param {(pid: number) => number} residentMegabytes @param {number} seconds of editing
+ * @returns {Promise<Line[]>}
+ */
+export async function serverLines(server, databaseUrl, machine, residentMegabytes, seconds) {
+  const { url } = server
+  const { shopId, ids } = await largeShop(url, machine)
+  const list = () => ask(`${url}/api/shops/${shopId}/conversions`)
+  const firstWait = await longestWait(url, list)
+  const times = []
+  for (let n = 0; n < 30; n += 1) {
+    const began = performance.now()
+    await list()
+    times.push(performance.now() - began)
+  }
+  const listMs = times.sort((a, b) => a - b)[15] ?? NaN
+  const bare = await bareServer(databaseUrl)
+  try {
+    const rates = await compare(url, bare.url, ids)
+    await edit(url, ids, seconds)
+    const resident = residentMegabytes(server.pid)
+    /** @param {string} what @param {number} own @param {number} theirs @returns {Line} */
+    const share = (what, own, theirs) => ({
+      name: `${what} a second, against a bare handler`,
+      measured: `${own.toFixed(0)} of ${theirs.toFixed(0)}, ${(own / theirs).toFixed(2)}`,
+      budget: `at least ${SHARE}`,
+      met: own / theirs >= SHARE,
+    })
+    return [
+      share('reads', rates.read, rates.readBare),
+      share('saves', rates.save, rates.saveBare),
+      {
+        name: `list of ${MACHINES} machines, median`,
+        measured: `${listMs.toFixed(1)} ms`,
+        budget: 'under 20 ms',
+        met: listMs < 20,
+        ms: listMs,
+      },
+      {
+        name: `longest wait of others while ${MACHINES} are judged`,
+        measured: `${firstWait.toFixed(0)} ms`,
+        budget: 'under 50 ms',
+        met: firstWait < 50,
+        ms: firstWait,
+      },
+      {
+        name: `server resident after ${seconds} s of ${EDITORS} editors`,
+        measured: `${resident.toFixed(0)} MB`,
+        budget: 'under 150 MB',
+        met: resident < 150,
+      },
+    ]
+  } finally {
+    bare.stop()
+  }
+}
