@@ -10,9 +10,9 @@ import type { Database } from './db/database'
 import { openApiDocument } from './openapi/document'
 import type { Network } from './access/network'
 import { isFromNetwork } from './access/who'
+import { QuickAdapter } from './answers/quickAdapter'
 import { AnswerInTime } from './guard/answerInTime'
 import { isLoopbackName } from './guard/hostName'
-import { HttpListener } from './guard/httpListener'
 import { onlyKnownHosts } from './guard/onlyKnownHosts'
 import { onlyOwnPages } from './guard/onlyOwnPages'
 import { servePage } from './page'
@@ -51,7 +51,7 @@ export async function createApplication({
 }: ApplicationOptions): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(
     AppModule.of(db, samples, release, network),
-    new HttpListener(),
+    new QuickAdapter(),
     {
       bodyParser: false,
       logger: ['error', 'warn', 'fatal'],
@@ -86,7 +86,11 @@ export async function createApplication({
   )
   app.use('/api', onlyOwnPages, neverKept)
   // The page's files are compressed by the build; what the API answers is compressed on its way.
-  app.use('/api', compression({ threshold: COMPRESSED_FROM }))
+  const compressing = compression({ threshold: COMPRESSED_FROM })
+  app.use('/api', (req: Request, res: Response, next: NextFunction) => {
+    if (req.headers['accept-encoding'] === undefined) next()
+    else compressing(req, res, next)
+  })
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.useGlobalFilters(new ProblemFilter())
   app.useGlobalInterceptors(new AnswerInTime())

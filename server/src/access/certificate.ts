@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from '
 import { isIP } from 'node:net'
 import { join } from 'node:path'
 import { generate } from 'selfsigned'
-import type { TlsKeys } from '../guard/httpListener'
+import type { TlsKeys } from '../guard/listener'
 
 const DAY_MS = 86_400_000
 /** Phones take no certificate that holds longer. */

@@ -1,6 +1,6 @@
 import type { RequestListener } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
-import { listener } from '../guard/httpListener'
+import { listener } from '../guard/listener'
 import { shopCertificate } from './certificate'
 import type { Network } from './network'
 import { markNetwork } from './who'

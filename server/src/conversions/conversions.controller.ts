@@ -43,7 +43,7 @@ export class ConversionsController {
 
   @Get('conversions/:id')
   find(@Param('id') id: string) {
-    return this.conversions.find(idOf(id, 'conversion'))
+    return this.conversions.answer(idOf(id, 'conversion'))
   }
 
   @Put('conversions/:id')

@@ -5,15 +5,17 @@ import {
   CONVERSION_FORMAT,
   emptyPlan,
   evaluate,
+  PLAN_VERSION,
   readConversionFile,
   readPlan,
   type Plan,
 } from '@zesty/core'
 import { type NewConversion, type UnreadSave } from '@zesty/core/http'
 import { firstFaults } from '@zesty/core/rules'
-import { and, desc, eq } from 'drizzle-orm'
+import { and, desc, eq, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
 import type { Asker } from '../access/who'
+import { JsonText, withMember } from '../answers/jsonText'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
@@ -38,7 +40,30 @@ function opened(row: Row): Conversion {
 
 @Injectable()
 export class ConversionsService {
-  constructor(@Inject(DATABASE) private readonly db: Database) {}
+  private readonly byId
+
+  constructor(@Inject(DATABASE) private readonly db: Database) {
+    this.byId = db
+      .select({
+        id: conversions.id,
+        shopId: conversions.shopId,
+        revision: conversions.revision,
+        savedAt: conversions.savedAt,
+        plan: sql<string>`${conversions.plan}::text`,
+        version: sql<string | null>`${conversions.plan} ->> 'schemaVersion'`,
+      })
+      .from(conversions)
+      .where(eq(conversions.id, sql.placeholder('id')))
+      .prepare('conversion_by_id')
+  }
+
+  /** As it is answered: the plan goes through as the text that the database gives. */
+  async answer(id: string): Promise<JsonText | Conversion> {
+    const [row] = await this.byId.execute({ id })
+    if (!row) throw notFound('conversion')
+    const { plan, version, ...rest } = row
+    return version === String(PLAN_VERSION) ? withMember(rest, 'plan', plan) : this.find(id)
+  }
 
   async find(id: string): Promise<Conversion> {
     return opened(await this.stored(id))
@@ -99,7 +124,7 @@ export class ConversionsService {
     }
   }
 
-  async save(id: string, { baseRevision, plan }: UnreadSave, by: Asker): Promise<Conversion> {
+  async save(id: string, { baseRevision, plan }: UnreadSave, by: Asker): Promise<JsonText> {
     const read = readPlan(plan)
     if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` })))
     if (by.rights === 'measure') await this.mustOnlyMeasure(id, read.value)
@@ -118,29 +143,34 @@ export class ConversionsService {
       })
   }
 
-  async restore(id: string, revision: number, baseRevision: number, by: Asker): Promise<Conversion> {
+  async restore(id: string, revision: number, baseRevision: number, by: Asker): Promise<JsonText> {
     const { plan } = await this.revision(id, revision)
     return this.write(id, baseRevision, plan, `restored from ${revision}`, by)
   }
 
   /** One step forward from `baseRevision`; refused with both sides where someone else stepped first. */
-  private async write(id: string, baseRevision: number, plan: Plan, origin: string, by: Asker): Promise<Conversion> {
-    const written = await this.db.transaction(async (tx) => {
-      const [row] = await tx
-        .update(conversions)
-        .set({ plan, revision: baseRevision + 1, savedAt: new Date() })
-        .where(and(eq(conversions.id, id), eq(conversions.revision, baseRevision)))
-        .returning(columns)
-      if (row)
-        await tx
-          .insert(revisions)
-          .values({ conversionId: id, revision: row.revision, plan, origin, by: by.name, savedAt: row.savedAt })
-      return row
-    })
-    if (written) return opened(written)
+  private async write(id: string, baseRevision: number, plan: Plan, origin: string, by: Asker): Promise<JsonText> {
+    const text = JSON.stringify(plan)
+    const now = new Date()
+    // One statement, and so one way to the database and back: it is whole or not at all.
+    const { rows } = await this.db.execute<{ shop_id: string }>(sql`
+      with stepped as (
+        update conversions set plan = ${text}::jsonb, revision = ${baseRevision + 1}, saved_at = ${now}
+        where id = ${id} and revision = ${baseRevision}
+        returning id, shop_id, revision, plan, saved_at
+      ), kept as (
+        insert into revisions (conversion_id, revision, plan, origin, "by", saved_at)
+        select id, revision, plan, ${origin}, ${by.name}, saved_at from stepped
+      )
+      select shop_id from stepped`)
+    const [stepped] = rows
+    const answer = (shopId: string, revision: number, savedAt: Date) =>
+      withMember({ id, shopId, revision, savedAt }, 'plan', text)
+    if (stepped) return answer(stepped.shop_id, baseRevision + 1, now)
     const current = await this.find(id)
     // The same save sent twice, its first answer lost on the way, is no conflict.
-    if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan)) return current
+    if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan))
+      return answer(current.shopId, current.revision, current.savedAt)
     throw new Problem(
       409,
       `This plan was changed elsewhere: it is at revision ${current.revision}, your change was made to ${baseRevision}.`,

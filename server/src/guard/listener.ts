@@ -1,6 +1,5 @@
 import { createServer, type RequestListener, type Server } from 'node:http'
 import { createServer as createTlsServer } from 'node:https'
-import { ExpressAdapter } from '@nestjs/platform-express'
 
 /** A request is here whole within seconds, or it is given up: whoever sends a letter a minute must not hold a place. */
 const deadlines = { headersTimeout: 5000, requestTimeout: 15_000, connectionsCheckingInterval: 1000 }
@@ -26,11 +25,4 @@ export function listener(handler: RequestListener, tls?: TlsKeys): Server {
     : createServer(options, handler)
   server.setTimeout(IDLE_MS)
   return server
-}
-
-/** Nest on Express, with such a server. */
-export class HttpListener extends ExpressAdapter {
-  override initHttpServer(): void {
-    this.httpServer = listener(this.getInstance<RequestListener>())
-  }
 }
