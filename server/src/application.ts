@@ -3,18 +3,17 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import type { LibraryItem } from '@zesty/core/library'
 import { SwaggerModule, type OpenAPIObject } from '@nestjs/swagger'
 import compression from 'compression'
-import type { NextFunction, Request, Response } from 'express'
-import helmet from 'helmet'
+import { json, type NextFunction, type Request, type RequestHandler, type Response } from 'express'
 import { AppModule } from './app.module'
 import type { Database } from './db/database'
 import { openApiDocument } from './openapi/document'
 import type { Network } from './access/network'
 import { isFromNetwork } from './access/who'
 import { QuickAdapter } from './answers/quickAdapter'
-import { AnswerInTime } from './guard/answerInTime'
 import { isLoopbackName } from './guard/hostName'
 import { onlyKnownHosts } from './guard/onlyKnownHosts'
 import { onlyOwnPages } from './guard/onlyOwnPages'
+import { securityHeaders } from './guard/securityHeaders'
 import { servePage } from './page'
 import { answerProblem } from './problems/answerProblem'
 import { problemDetails } from './problems/problem'
@@ -61,39 +60,21 @@ export async function createApplication({
   app.disable('x-powered-by')
   // Nothing keeps an answer of the API, so nothing asks whether it is still the same.
   app.disable('etag')
-  app.use(
-    helmet({
-      strictTransportSecurity: false,
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          frameAncestors: ["'none'"],
-          baseUri: ["'self'"],
-          formAction: ["'self'"],
-        },
-      },
-    }),
-  )
+  app.use(securityHeaders())
   app.use(
     onlyKnownHosts((name, req) => (isFromNetwork(req) ? network?.names.has(name) === true : isLoopbackName(name))),
   )
   app.use('/api', onlyOwnPages, neverKept)
   // The page's files are compressed by the build; what the API answers is compressed on its way.
-  const compressing = compression({ threshold: COMPRESSED_FROM })
-  app.use('/api', (req: Request, res: Response, next: NextFunction) => {
-    if (req.headers['accept-encoding'] === undefined) next()
-    else compressing(req, res, next)
-  })
-  app.useBodyParser('json', { limit: BODY_LIMIT })
+  app.use(
+    '/api',
+    only((req) => req.headers['accept-encoding'] !== undefined, compression({ threshold: COMPRESSED_FROM })),
+  )
+  app.use(
+    '/api',
+    only((req) => req.method !== 'GET', json({ limit: BODY_LIMIT })),
+  )
   app.useGlobalFilters(new ProblemFilter())
-  app.useGlobalInterceptors(new AnswerInTime())
   // Other machines have no business with it.
   app.use((req: Request, res: Response, next: NextFunction) => {
     if (isFromNetwork(req) && req.path.startsWith('/api/docs'))
@@ -111,6 +92,14 @@ export async function createApplication({
   if (webRoot !== undefined) servePage(app, webRoot)
   return app
 }
+
+/** A handler for some requests alone; the others pass it by. */
+const only =
+  (isMeant: (req: Request) => boolean, handler: RequestHandler): RequestHandler =>
+  (req, res, next) => {
+    if (isMeant(req)) void handler(req, res, next)
+    else next()
+  }
 
 /** What the API says is true for a moment, and of one shop alone: nothing on the way keeps it. */
 function neverKept(_req: Request, res: Response, next: NextFunction): void {

@@ -14,12 +14,13 @@ export interface OpenDatabase {
 }
 
 /**
- * How long the database may take: a moment to give a connection, another to answer. What it still does after that it
- * ends by itself, so that a place that nobody waits for becomes free.
+ * How long the database may take: a moment to give a connection, another to answer. Where both are used up, or where a
+ * transaction that hangs is given up by a rollback that hangs as well, there is an answer within two seconds still. What
+ * the database does after that it ends by itself, so that a place that nobody waits for becomes free.
  */
 const patience = {
-  connectionTimeoutMillis: 1500,
-  query_timeout: 1500,
+  connectionTimeoutMillis: 800,
+  query_timeout: 900,
   statement_timeout: 5000,
   lock_timeout: 3000,
   idle_in_transaction_session_timeout: 10_000,
