@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import type { RequestListener, Server } from 'node:http'
+import type { Server } from 'node:http'
 import { openNetwork, type NetworkWish } from './access/openNetwork'
 import { createApplication } from './application'
 import { openDatabase } from './db/database'
@@ -55,7 +55,7 @@ export async function serve({
     const samples = readSamples(samplesFolder)
     const notes = await settleDemo(database.db, demoFolder, samples, demo)
     const opened = wish && (await openNetwork(wish))
-    const app = await createApplication({
+    const { app, handler } = await createApplication({
       db: database.db,
       samples,
       release: releaseOfThis(),
@@ -65,7 +65,7 @@ export async function serve({
     })
     await app.listen(port, host)
     const servers: Server[] = [app.getHttpServer()]
-    if (opened) servers.push(await opened.listen(app.getHttpAdapter().getInstance() as RequestListener))
+    if (opened) servers.push(await opened.listen(handler))
     /** Ends every connection at once, whatever its client does. */
     const hangUp = () => servers.forEach((server) => server.closeAllConnections())
     return {

@@ -1,37 +1,32 @@
-import type { NextFunction, Request, Response } from 'express'
-import expressStaticGzip from 'express-static-gzip'
+import fastifyStatic from '@fastify/static'
+import type { FastifyInstance } from 'fastify'
+import { readdirSync } from 'node:fs'
+import { isApi } from './guard/guardRequests'
+import { answerProblem } from './problems/answerProblem'
+import { problemDetails } from './problems/problem'
 
 /**
  * Serves the built page, as Brotli or gzip of what the build has compressed: files with a hash in their name for ever,
  * the page itself never cached.
  */
-export function servePage(app: { use: (...handlers: unknown[]) => unknown }, webRoot: string): void {
-  const files = expressStaticGzip(webRoot, {
-    enableBrotli: true,
-    orderPreference: ['br', 'gz'],
-    index: false,
-    serveStatic: { setHeaders: (res, path) => setCaching(res as Response, path) },
+export async function servePage(fastify: FastifyInstance, webRoot: string): Promise<void> {
+  // They are what the build has made: none comes or goes while it serves.
+  const files = new Set(readdirSync(webRoot, { recursive: true, encoding: 'utf8' }).map((name) => `/${name}`))
+  await fastify.register(fastifyStatic, {
+    root: webRoot,
+    serve: false,
+    preCompressed: true,
+    cacheControl: false,
+    setHeaders: (reply, path) => void reply.header('Cache-Control', cachingOf(path)),
   })
-  app.use((req: Request, res: Response, next: NextFunction) => {
-    // No file of the page has such an address, and to look for one takes as long as the answer.
-    if ((req.method !== 'GET' && req.method !== 'HEAD') || isApi(req.path)) {
-      next()
-      return
-    }
-    files(req, res, (error?: unknown) => {
-      if (error !== undefined) {
-        next(error)
-        return
-      }
-      // An address of the page's own, such as a conversion's: the page's router takes it from here.
-      req.url = '/index.html'
-      files(req, res, next)
-    })
+  // What the build has not compressed is not worth it.
+  fastify.get('/*', { compress: false }, (request, reply) => {
+    const [path = ''] = request.url.split('?')
+    if (isApi(request.url)) answerProblem(reply, problemDetails(404, 'There is nothing at this address.'))
+    // An address of the page's own, such as a conversion's: the page's router takes it from here.
+    else void reply.sendFile(files.has(path) && /\.\w+$/.test(path) ? path : '/index.html')
   })
 }
 
-const isApi = (path: string): boolean => path === '/api' || path.startsWith('/api/')
-
-function setCaching(res: Response, path: string): void {
-  res.setHeader('Cache-Control', /[/\\]assets[/\\]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache')
-}
+const cachingOf = (path: string): string =>
+  /[/\\]assets[/\\]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache'

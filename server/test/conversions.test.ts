@@ -215,7 +215,7 @@ describe('documentation of the API', () => {
   })
   test('has every route of the server and no other', () => {
     const described = operations.map(({ method, path }) => `${method} ${path.replace(/\{(\w+)\}/g, ':$1')}`)
-    expect(routesOf(h.app).sort()).toEqual(described.sort())
+    expect(routesOf(h).sort()).toEqual(described.sort())
   })
 })
 

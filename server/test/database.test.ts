@@ -50,8 +50,9 @@ let db: Awaited<ReturnType<typeof openDatabase>>['db']
 beforeEach(async () => {
   line = await wire(new URL(await freshDatabase()))
   const database = await openDatabase(line.url, migrations)
-  const app = await createApplication({ db: database.db, samples, release: 'test' })
+  const { app } = await createApplication({ db: database.db, samples, release: 'test' })
   await app.init()
+  await app.getHttpAdapter().getInstance().ready()
   api = supertest(app.getHttpServer())
   db = database.db
   close = async () => {

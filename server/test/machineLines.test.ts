@@ -46,8 +46,9 @@ test('a save makes it old', async () => {
 
 test('another release says it anew', async () => {
   await h.db.update(conversions).set({ line: { name: 'Of the old release' } })
-  const app = await createApplication({ db: h.db, samples, release: 'next' })
+  const { app } = await createApplication({ db: h.db, samples, release: 'next' })
   await app.init()
+  await app.getHttpAdapter().getInstance().ready()
   expect((await lines(supertest(app.getHttpServer())))[0].name).toBe('Lathe')
   expect((await stored())?.lineOf).toBe('next 2')
   await app.close()

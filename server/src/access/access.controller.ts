@@ -10,7 +10,7 @@ import {
   type SignIn,
   type Who,
 } from '@zesty/core/http'
-import type { Request, Response } from 'express'
+import type { FastifyReply, FastifyRequest } from 'fastify'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { AccessService } from './access.service'
@@ -26,7 +26,7 @@ export class AccessController {
   ) {}
 
   @Get('me')
-  me(@Req() req: Request): Who {
+  me(@Req() req: FastifyRequest): Who {
     const { at, name, rights, conversionId } = askerOf(req)
     return {
       at,
@@ -39,31 +39,31 @@ export class AccessController {
 
   @Delete('me')
   @HttpCode(204)
-  async leave(@Req() req: Request, @Res({ passthrough: true }) res: Response) {
+  async leave(@Req() req: FastifyRequest, @Res({ passthrough: true }) res: FastifyReply) {
     const { deviceId } = askerOf(req)
     if (deviceId === undefined) return
     await this.access.withdraw(deviceId)
-    takeToken(res, req.secure)
+    takeToken(res, isEncrypted(req))
   }
 
   @Post('pair')
   @HttpCode(204)
   async pair(
     @Body(new ZodPipe(pairSchema)) body: Pair,
-    @Req() req: Request,
-    @Res({ passthrough: true }) res: Response,
+    @Req() req: FastifyRequest,
+    @Res({ passthrough: true }) res: FastifyReply,
   ) {
-    giveToken(res, await this.access.pair(body, req.socket.remoteAddress ?? ''), req.secure)
+    giveToken(res, await this.access.pair(body, req.ip), isEncrypted(req))
   }
 
   @Post('sign-in')
   @HttpCode(204)
   async signIn(
     @Body(new ZodPipe(signInSchema)) body: SignIn,
-    @Req() req: Request,
-    @Res({ passthrough: true }) res: Response,
+    @Req() req: FastifyRequest,
+    @Res({ passthrough: true }) res: FastifyReply,
   ) {
-    giveToken(res, await this.access.signIn(body, req.socket.remoteAddress ?? ''), req.secure)
+    giveToken(res, await this.access.signIn(body, req.ip), isEncrypted(req))
   }
 
   @Post('invitations')
@@ -98,3 +98,5 @@ export class AccessController {
     return this.access.removePerson(idOf(id, 'person'))
   }
 }
+
+const isEncrypted = ({ protocol }: FastifyRequest): boolean => protocol === 'https'

@@ -1,10 +1,10 @@
-import type { Response } from 'express'
+import type { FastifyReply } from 'fastify'
 
 /** The prefix binds it to this very server and to an encrypted way; browsers refuse it without. */
 const SAFE = '__Host-zesty-device'
 const PLAIN = 'zesty-device'
 /** Browsers keep a cookie for at most 400 days; each visit is a new start. */
-const KEPT_MS = 400 * 86_400_000
+const KEPT_S = 400 * 86_400
 
 /** What a device shows, of the `Cookie` header. */
 export function tokenIn(header: string | undefined): string | undefined {
@@ -16,16 +16,15 @@ export function tokenIn(header: string | undefined): string | undefined {
 }
 
 /** Gives a device what it shows from now on; its page cannot read it, and no other site’s can send it. */
-export function giveToken(res: Response, token: string, isEncrypted: boolean): void {
-  res.cookie(isEncrypted ? SAFE : PLAIN, token, {
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: isEncrypted,
-    path: '/',
-    maxAge: KEPT_MS,
-  })
-}
+export const giveToken = (reply: FastifyReply, token: string, isEncrypted: boolean): void =>
+  setCookie(reply, token, KEPT_S, isEncrypted)
 
-export function takeToken(res: Response, isEncrypted: boolean): void {
-  res.clearCookie(isEncrypted ? SAFE : PLAIN, { httpOnly: true, sameSite: 'strict', secure: isEncrypted, path: '/' })
+export const takeToken = (reply: FastifyReply, isEncrypted: boolean): void => setCookie(reply, '', 0, isEncrypted)
+
+function setCookie(reply: FastifyReply, value: string, seconds: number, isEncrypted: boolean): void {
+  const safe = isEncrypted ? '; Secure' : ''
+  reply.header(
+    'Set-Cookie',
+    `${isEncrypted ? SAFE : PLAIN}=${value}; Max-Age=${seconds}; Path=/; HttpOnly${safe}; SameSite=Strict`,
+  )
 }

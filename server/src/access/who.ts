@@ -1,5 +1,6 @@
 import type { DeviceRights } from '@zesty/core/http'
-import type { Request } from 'express'
+import type { IncomingMessage } from 'node:http'
+import type { FastifyRequest } from 'fastify'
 
 /** Who asks, as far as the server knows them. */
 export interface Asker {
@@ -19,17 +20,17 @@ const ASKER = Symbol('asker')
 const NETWORK = Symbol('network')
 
 /** What the listener and the guard have found out stays with the request. */
-type Marked = Request & { [ASKER]?: Asker; [NETWORK]?: true }
+type Marked = IncomingMessage & { [ASKER]?: Asker; [NETWORK]?: true }
 
 /** Marks what came in from another machine. */
-export const markNetwork = (req: object): void => void ((req as Marked)[NETWORK] = true)
-export const isFromNetwork = (req: object): boolean => (req as Marked)[NETWORK] === true
+export const markNetwork = (req: IncomingMessage): void => void ((req as Marked)[NETWORK] = true)
+export const isFromNetwork = (req: IncomingMessage): boolean => (req as Marked)[NETWORK] === true
 
-export const setAsker = (req: object, asker: Asker): void => void ((req as Marked)[ASKER] = asker)
+export const setAsker = ({ raw }: FastifyRequest, asker: Asker): void => void ((raw as Marked)[ASKER] = asker)
 /** Who asks; at the computer unless the request came from elsewhere. */
-export function askerOf(req: object): Asker {
-  const asker = (req as Marked)[ASKER]
+export function askerOf({ raw }: FastifyRequest): Asker {
+  const asker = (raw as Marked)[ASKER]
   if (asker) return asker
-  if (isFromNetwork(req)) throw new Error('a request from the network went past the guard')
+  if (isFromNetwork(raw)) throw new Error('a request from the network went past the guard')
   return atComputer
 }

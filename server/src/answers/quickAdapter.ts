@@ -1,29 +1,35 @@
 import type { RequestListener } from 'node:http'
-import { ExpressAdapter } from '@nestjs/platform-express'
-import type { Response } from 'express'
+import { FastifyAdapter } from '@nestjs/platform-fastify'
+import type { FastifyServerOptions } from 'fastify'
 import { listener } from '../guard/listener'
-import { JsonText } from './jsonText'
+import { answerProblem } from '../problems/answerProblem'
+import { problemDetails } from '../problems/problem'
 
-/** Nest on Express, with a server that waits for nobody for long, and answers that are written at once. */
-export class QuickAdapter extends ExpressAdapter {
-  override initHttpServer(): void {
-    this.httpServer = listener(this.getInstance() as RequestListener)
+/** Nest on Fastify, with a server that waits for nobody for long. */
+export class QuickAdapter extends FastifyAdapter {
+  /** Every route, `GET /api/shops/:id`, as it was put up. */
+  readonly routes: string[] = []
+  /** What answers requests, for a listener of another kind. */
+  readonly handler: RequestListener
+
+  constructor(bodyLimit: number) {
+    let handler: RequestListener | undefined
+    const options: FastifyServerOptions = {
+      bodyLimit,
+      return503OnClosing: true,
+      serverFactory: (answer) => {
+        handler = answer as RequestListener
+        return listener(handler)
+      },
+      // An address that cannot be read, before there is a route to it.
+      frameworkErrors: (error, _request, reply) =>
+        answerProblem(reply, problemDetails(error.statusCode ?? 400, 'The request cannot be read.')),
+    }
+    super(options)
+    if (!handler) throw new Error('Fastify asked for no server')
+    this.handler = handler
+    this.getInstance().addHook('onRoute', ({ method, url }) => {
+      for (const one of [method].flat()) this.routes.push(`${one} ${url}`)
+    })
   }
-
-  override reply(response: Response, body: unknown, statusCode?: number): unknown {
-    if (!(body instanceof JsonText) && !isPlain(body)) return super.reply(response, body, statusCode)
-    if (statusCode !== undefined) response.status(statusCode)
-    // As bytes: a long text that goes out beside its headers would be turned into them more slowly.
-    const bytes = Buffer.from(body instanceof JsonText ? body.text : JSON.stringify(body))
-    response.setHeader('Content-Type', 'application/json; charset=utf-8')
-    response.setHeader('Content-Length', bytes.length)
-    return response.end(bytes)
-  }
-}
-
-/** An object or list of the API's own making; errors and streams are not. */
-function isPlain(body: unknown): boolean {
-  if (typeof body !== 'object' || body === null) return false
-  const prototype: unknown = Object.getPrototypeOf(body)
-  return prototype === Object.prototype || prototype === Array.prototype
 }

@@ -8,7 +8,7 @@ import {
   type Restore,
   type UnreadSave,
 } from '@zesty/core/http'
-import type { Request } from 'express'
+import type { FastifyRequest } from 'fastify'
 import { askerOf } from '../access/who'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
@@ -31,13 +31,13 @@ export class ConversionsController {
   create(
     @Param('shopId') shopId: string,
     @Body(new ZodPipe(newConversionSchema)) body: NewConversion,
-    @Req() req: Request,
+    @Req() req: FastifyRequest,
   ) {
     return this.conversions.create(idOf(shopId, 'shop'), body, askerOf(req))
   }
 
   @Post('shops/:shopId/import')
-  importFile(@Param('shopId') shopId: string, @Body() document: unknown, @Req() req: Request) {
+  importFile(@Param('shopId') shopId: string, @Body() document: unknown, @Req() req: FastifyRequest) {
     return this.conversions.importFile(idOf(shopId, 'shop'), document, askerOf(req))
   }
 
@@ -47,7 +47,7 @@ export class ConversionsController {
   }
 
   @Put('conversions/:id')
-  save(@Param('id') id: string, @Body(new ZodPipe(unreadSaveSchema)) body: UnreadSave, @Req() req: Request) {
+  save(@Param('id') id: string, @Body(new ZodPipe(unreadSaveSchema)) body: UnreadSave, @Req() req: FastifyRequest) {
     return this.conversions.save(idOf(id, 'conversion'), body, askerOf(req))
   }
 
@@ -88,7 +88,7 @@ export class ConversionsController {
     @Param('id') id: string,
     @Param('revision', new ZodPipe(revisionParameterSchema)) revision: number,
     @Body(new ZodPipe(restoreSchema)) { baseRevision }: Restore,
-    @Req() req: Request,
+    @Req() req: FastifyRequest,
   ) {
     return this.conversions.restore(idOf(id, 'conversion'), revision, baseRevision, askerOf(req))
   }

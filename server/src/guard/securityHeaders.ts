@@ -1,4 +1,4 @@
-import type { NextFunction, Request, Response } from 'express'
+import type { IncomingMessage, ServerResponse } from 'node:http'
 import helmet from 'helmet'
 
 const setting = helmet({
@@ -24,16 +24,12 @@ const setting = helmet({
  * What tells a browser to run only what the page itself brings, and to let nobody frame it. The same on every answer, so
  * that they are asked for once.
  */
-export function securityHeaders(): (req: Request, res: Response, next: NextFunction) => void {
-  const headers = new Map<string, string>()
-  const listening = {
-    setHeader: (name: string, value: string) => headers.set(name, value),
+export function securityHeaders(): Readonly<Record<string, string>> {
+  const headers: Record<string, string> = {}
+  const reply = {
+    setHeader: (name: string, value: string) => void (headers[name] = value),
     removeHeader: () => undefined,
   }
-  setting({} as Request, listening as unknown as Response, () => undefined)
-  const all = [...headers]
-  return (_req, res, next) => {
-    for (const [name, value] of all) res.setHeader(name, value)
-    next()
-  }
+  setting({} as IncomingMessage, reply as unknown as ServerResponse, () => undefined)
+  return headers
 }

@@ -1,11 +1,14 @@
 import type { Problem } from '@zesty/core/http'
-import type { Response } from 'express'
+import type { FastifyReply } from 'fastify'
 
 /** Seconds after which it is worth asking again. */
 const RETRY_AFTER_S = 2
 
 /** Sends problem details (RFC 9457); what may pass by itself says when to ask again. */
-export function answerProblem(response: Response, problem: Problem): void {
-  if (problem.status === 503 || problem.status === 429) response.setHeader('Retry-After', String(RETRY_AFTER_S))
-  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
+export function answerProblem(reply: FastifyReply, problem: Problem): void {
+  if (problem.status === 503 || problem.status === 429) reply.header('Retry-After', String(RETRY_AFTER_S))
+  void reply
+    .code(problem.status)
+    .header('Content-Type', 'application/problem+json; charset=utf-8')
+    .send(JSON.stringify(problem))
 }

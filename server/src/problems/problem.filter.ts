@@ -1,6 +1,6 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
 import type { Problem as ProblemDetails } from '@zesty/core/http'
-import type { Response } from 'express'
+import type { FastifyReply } from 'fastify'
 import { databaseTrouble } from '../db/databaseTrouble'
 import { answerProblem } from './answerProblem'
 import { faultInWords } from './faultInWords'
@@ -17,8 +17,8 @@ export class ProblemFilter implements ExceptionFilter {
   private readonly log = new Logger('Problem')
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const response = host.switchToHttp().getResponse<Response>()
-    if (!response.headersSent) answerProblem(response, this.toProblem(error))
+    const reply = host.switchToHttp().getResponse<FastifyReply>()
+    if (!reply.sent) answerProblem(reply, this.toProblem(error))
   }
 
   private toProblem(error: unknown): ProblemDetails {
