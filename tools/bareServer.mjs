@@ -1,6 +1,7 @@
 // @ts-check
 // What Node and PostgreSQL can do by themselves: the same statements for a read and a save, and nothing around them. The
 // bench holds the server against it. Takes the database's address and a port.
+import { Buffer } from 'node:buffer'
 import { createServer } from 'node:http'
 import pg from 'pg'
 

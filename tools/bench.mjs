@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { pathToFileURL } from 'node:url'
+import { serverLines } from './benchServer.mjs'
 import { chromiumArguments } from './browser.mjs'
 import { throwAwayCluster } from './cluster.mjs'
 import { freePort } from './ports.mjs'
@@ -154,7 +155,11 @@ async function pageLines() {
     const first = await startServer(cluster.urls.owner)
     try {
       const machine = await fullestMachine(first.url)
-      const lines = [...(await apiLines(first, machine)), ...(await browserLines(first.url, machine))]
+      const lines = [
+        ...(await apiLines(first, machine)),
+        ...(await browserLines(first.url, machine)),
+        ...(await serverLines(first, cluster.urls.owner, machine, residentMegabytes, EDITING_S)),
+      ]
       first.stop()
       await first.ended
       const again = await startServer(cluster.urls.owner)
@@ -204,6 +209,9 @@ async function fullestMachine(url) {
   )
   return machine?.id ?? ''
 }
+
+/** Ten minutes are tried by hand: what grows shows within two. */
+const EDITING_S = 120
 
 const REQUESTS_PER_SECOND = 100
 const SECONDS = 10

@@ -1,4 +1,5 @@
 // @ts-check
+import { Buffer } from 'node:buffer'
 import { spawn } from 'node:child_process'
 import { Agent, request } from 'node:http'
 import { join } from 'node:path'

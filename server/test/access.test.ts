@@ -204,11 +204,8 @@ describe('a device', () => {
   })
   test('that measures keeps readings and ticks, and is told which field it may not change', async () => {
     const cookie = await paired('measure')
-    const { body: now } = await h.api.get(`/api/conversions/${machine.id}`)
-    const read = applyPatch(now.plan as Plan, [
-      set('checks.testMOhm', 500),
-      set('settings.inDrive.baseFrequencyHz', 50),
-    ])
+    const now = (await h.api.get(`/api/conversions/${machine.id}`)).body as { revision: number; plan: Plan }
+    const read = applyPatch(now.plan, [set('checks.testMOhm', 500), set('settings.inDrive.baseFrequencyHz', 50)])
     expect((await save(cookie, now.revision, read)).status).toBe(200)
     const beyond = await save(
       cookie,

@@ -22,8 +22,12 @@ async function wire(target: URL) {
     const to = connect(Number(target.port), target.hostname)
     to.on('error', () => from.destroy()).on('close', () => from.destroy())
     from.on('close', () => to.destroy())
-    from.on('data', (part) => void (way === 'open' && to.write(part)))
-    to.on('data', (part) => void (way === 'open' && from.write(part)))
+    from.on('data', (part) => {
+      if (way === 'open') to.write(part)
+    })
+    to.on('data', (part) => {
+      if (way === 'open') from.write(part)
+    })
   }
   const server: Server = createServer(accept)
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
@@ -77,7 +81,7 @@ describe('a database that', () => {
     test(`${what} is told within two seconds, and is used again when it is back`, async () => {
       expect((await ask()).answer.status).toBe(200)
       line.set(way)
-      for (const _ of [1, 2]) {
+      for (const times of [1, 2]) {
         const { answer, took } = await ask()
         expect([answer.status, answer.headers['retry-after'], answer.headers['content-type']]).toEqual([
           503,
@@ -85,7 +89,7 @@ describe('a database that', () => {
           'application/problem+json; charset=utf-8',
         ])
         expect(answer.body.detail).toMatch(/^The database .* kept on this page/)
-        expect(took).toBeLessThan(2000)
+        expect([times, took < 2000]).toEqual([times, true])
       }
       line.set('open')
       expect((await ask()).answer.status).toBe(200)

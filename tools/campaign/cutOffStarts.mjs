@@ -70,10 +70,13 @@ export async function twoStartsAtOnce({ times }) {
   for (let n = 0; n < times; n += 1) {
     const data = newData()
     try {
-      for (const _ of ['first', 'later']) {
+      for (const which of ['first', 'later']) {
         const both = await Promise.all([begin(data), begin(data)])
         const good = await Promise.all(both.map(serves))
-        if (good.includes(false)) lost += 1
+        if (good.includes(false)) {
+          lost += 1
+          console.error(`  of two starts at once, ${which}, not both serve`)
+        }
         // The one that stays has its database still.
         await stopped(both[0])
         if ((await ask(`${both[1].url}/api/shops`)).status !== 200) lost += 1

@@ -98,7 +98,7 @@ export async function ask(url, method = 'GET', body) {
   const response = await fetch(url, {
     method,
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-    signal: AbortSignal.timeout(HANG_MS),
+    signal: globalThis.AbortSignal.timeout(HANG_MS),
   })
   const text = await response.text()
   return { status: response.status, body: text === '' ? undefined : JSON.parse(text) }

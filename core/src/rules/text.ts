@@ -6,11 +6,7 @@ const broken = /\0|\p{Surrogate}/gu
 const mended = (text: string): string => text.replace(broken, '')
 
 /** How many letters a text has, counted as people and JSON Schema count: a pair of surrogates is one. */
-const lettersOf = (text: string): number => {
-  let letters = 0
-  for (const _ of text) letters += 1
-  return letters
-}
+const lettersOf = (text: string): number => Array.from(text).length
 
 /**
  * The first letters of a text, none of them cut in half.

@@ -1,13 +1,11 @@
-import { hash, verify } from '@node-rs/argon2'
 import { Inject, Injectable } from '@nestjs/common'
 import type { Device, Invitation, NewInvitation, NewPerson, Pair, Person, SignIn } from '@zesty/core/http'
 import { and, asc, count, eq, gt, lt } from 'drizzle-orm'
-import QRCode from 'qrcode'
 import { DATABASE, type Database } from '../db/database'
 import { isNameTaken } from '../db/databaseErrors'
 import { attempts, conversions, devices, invitations, people } from '../db/schema'
 import { notFound, Problem } from '../problems/problem'
-import { NETWORK, type Network } from './network'
+import { NETWORK, networkTools, type Network } from './network'
 import { hashOf, newToken, newWords, wordsMeant } from './secrets'
 import type { Asker } from './who'
 
@@ -67,6 +65,7 @@ export class AccessService {
       throw new Problem(409, 'No other machine can reach this one: start it with --host and this machine’s address.')
     if (conversionId !== undefined) await this.mustBeThere(conversionId)
     const words = newWords()
+    const { toString: pictureOf } = (await networkTools()).qr
     const expiresAt = new Date(Date.now() + INVITED_MS)
     await this.db.delete(invitations).where(lt(invitations.expiresAt, new Date()))
     await this.db.insert(invitations).values({ codeHash: hashOf(words), rights, conversionId, expiresAt })
@@ -75,7 +74,7 @@ export class AccessService {
     return {
       words,
       address,
-      qr: await QRCode.toString(address, { type: 'svg', margin: 2 }),
+      qr: await pictureOf(address, { type: 'svg', margin: 2 }),
       expiresAt: expiresAt.toISOString(),
       ...(network.fingerprint === undefined ? {} : { fingerprint: network.fingerprint }),
     }
@@ -116,7 +115,8 @@ export class AccessService {
     await this.mayTry(origin)
     const [person] = await this.db.select().from(people).where(eq(people.name, name))
     // A name that is not there takes as long as one that is.
-    const right = await verify(person?.passphraseHash ?? (await NOBODY), passphrase)
+    const { hash, verify } = (await networkTools()).argon2
+    const right = await verify(person?.passphraseHash ?? (await hash(newToken())), passphrase)
     if (!person || !right) return this.refused(origin, 'There is no such name with this pass-phrase.')
     return admit(this.db, deviceName, { rights: person.rights, personId: person.id })
   }
@@ -172,7 +172,7 @@ export class AccessService {
   }
 
   async addPerson({ name, passphrase, rights }: NewPerson): Promise<Person> {
-    const passphraseHash = await hash(passphrase)
+    const passphraseHash = await (await networkTools()).argon2.hash(passphrase)
     const [made] = await this.db
       .insert(people)
       .values({ name, passphraseHash, rights })
@@ -190,8 +190,6 @@ export class AccessService {
     if (gone.length === 0) throw notFound('person')
   }
 }
-
-const NOBODY = hash(newToken())
 
 async function admit(db: Pick<Database, 'insert'>, name: string, rights: Rights): Promise<string> {
   const token = newToken()

@@ -1,8 +1,7 @@
 import type { RequestListener } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
 import { listener } from '../guard/listener'
-import { shopCertificate } from './certificate'
-import type { Network } from './network'
+import { networkTools, type Network } from './network'
 import { markNetwork } from './who'
 
 /** What the person wished: an address of this machine, and further names that others may use for it. */
@@ -31,7 +30,8 @@ export async function openNetwork({ host, port, names, insecure, folder }: Netwo
   const addresses = isEvery(host) ? ownAddresses() : [host]
   const own = hostname().toLowerCase()
   const all = [...new Set([...addresses, own, `${own}.local`, ...names.map((name) => name.toLowerCase())])]
-  const keys = insecure ? undefined : await shopCertificate(folder, all)
+  await networkTools()
+  const keys = insecure ? undefined : await (await import('./certificate')).shopCertificate(folder, all)
   const network: Network = {
     address: `${insecure ? 'http' : 'https'}://${inBrackets(names[0] ?? addresses[0] ?? host)}:${port}`,
     names: new Set(all.map(inBrackets)),

@@ -18,7 +18,7 @@ export class QuickAdapter extends FastifyAdapter {
       bodyLimit,
       return503OnClosing: true,
       serverFactory: (answer) => {
-        handler = answer as RequestListener
+        handler = answer
         return listener(handler)
       },
       // An address that cannot be read, before there is a route to it.

@@ -19,6 +19,7 @@ import { JsonText, withMember } from '../answers/jsonText'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
+import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
 
 const columns = {
@@ -50,7 +51,6 @@ export class ConversionsService {
         revision: conversions.revision,
         savedAt: conversions.savedAt,
         plan: sql<string>`${conversions.plan}::text`,
-        version: sql<string | null>`${conversions.plan} ->> 'schemaVersion'`,
       })
       .from(conversions)
       .where(eq(conversions.id, sql.placeholder('id')))
@@ -61,8 +61,9 @@ export class ConversionsService {
   async answer(id: string): Promise<JsonText | Conversion> {
     const [row] = await this.byId.execute({ id })
     if (!row) throw notFound('conversion')
-    const { plan, version, ...rest } = row
-    return version === String(PLAN_VERSION) ? withMember(rest, 'plan', plan) : this.find(id)
+    const { plan, ...rest } = row
+    // Within a text of JSON quotation marks are escaped: only a key can look like this.
+    return plan.includes(`"schemaVersion": ${PLAN_VERSION}`) ? withMember(rest, 'plan', plan) : this.find(id)
   }
 
   async find(id: string): Promise<Conversion> {
@@ -151,22 +152,11 @@ export class ConversionsService {
   /** One step forward from `baseRevision`; refused with both sides where someone else stepped first. */
   private async write(id: string, baseRevision: number, plan: Plan, origin: string, by: Asker): Promise<JsonText> {
     const text = JSON.stringify(plan)
-    const now = new Date()
-    // One statement, and so one way to the database and back: it is whole or not at all.
-    const { rows } = await this.db.execute<{ shop_id: string }>(sql`
-      with stepped as (
-        update conversions set plan = ${text}::jsonb, revision = ${baseRevision + 1}, saved_at = ${now}
-        where id = ${id} and revision = ${baseRevision}
-        returning id, shop_id, revision, plan, saved_at
-      ), kept as (
-        insert into revisions (conversion_id, revision, plan, origin, "by", saved_at)
-        select id, revision, plan, ${origin}, ${by.name}, saved_at from stepped
-      )
-      select shop_id from stepped`)
-    const [stepped] = rows
+    const savedAt = new Date()
+    const shopId = await stepForward(this.db, { id, baseRevision, plan: text, savedAt, origin, by: by.name })
     const answer = (shopId: string, revision: number, savedAt: Date) =>
       withMember({ id, shopId, revision, savedAt }, 'plan', text)
-    if (stepped) return answer(stepped.shop_id, baseRevision + 1, now)
+    if (shopId !== undefined) return answer(shopId, baseRevision + 1, savedAt)
     const current = await this.find(id)
     // The same save sent twice, its first answer lost on the way, is no conflict.
     if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan))

@@ -3,7 +3,7 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import pg from 'pg'
 import * as schema from './schema'
 
-export type Database = NodePgDatabase<typeof schema>
+export type Database = NodePgDatabase<typeof schema> & { $client: pg.Pool }
 
 /** Injection token of the open database. */
 export const DATABASE = Symbol('database')

@@ -30,6 +30,6 @@ export function securityHeaders(): Readonly<Record<string, string>> {
     setHeader: (name: string, value: string) => void (headers[name] = value),
     removeHeader: () => undefined,
   }
-  setting({} as IncomingMessage, reply as unknown as ServerResponse, () => undefined)
+  setting({} as unknown as IncomingMessage, reply as unknown as ServerResponse, () => undefined)
   return headers
 }

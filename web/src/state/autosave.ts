@@ -41,11 +41,11 @@ export function autosaving() {
   autosave.startListening({
     // While it waits for the server too: a browser may be told to forget meanwhile.
     matcher: isAnyOf(changed, undone, redone, settled, typedRead, typedUnread, fieldsRefused, kept, keepingChanged),
-    effect: (_action, { getState, dispatch }) => {
-      const { open } = getState().plan
+    effect: (_action, store) => {
+      const { open } = store.getState().plan
       if (!open) return
       const held = !writeDraft(open) ? 'page' : isOnServer(open) ? 'server' : 'browser'
-      if (held !== open.heldBy) dispatch(heldChanged(held))
+      if (held !== open.heldBy) store.dispatch(heldChanged(held))
     },
   })
 

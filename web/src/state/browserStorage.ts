@@ -14,9 +14,9 @@ export const browserStorage = {
   keys: (): string[] => trying(() => Object.keys(localStorage)) ?? [],
 }
 
-function trying<T>(use: () => T): T | undefined {
+function trying<T>(ask: () => T): T | undefined {
   try {
-    return use()
+    return ask()
   } catch {
     return undefined
   }
