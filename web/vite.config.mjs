@@ -4,10 +4,52 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
-  plugins: [react(), tailwindcss(), compression({ algorithms: ['brotliCompress', 'gzip'], threshold: 512 })],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      // The page says when it registers, and asks before it changes to a new version.
+      injectRegister: false,
+      registerType: 'prompt',
+      manifest: {
+        name: 'Zesty Lathe',
+        short_name: 'Zesty Lathe',
+        description: 'Conversions of machine tools to three-phase variable speed, at the machine',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f4efe4',
+        theme_color: '#f4efe4',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        runtimeCaching: [
+          {
+            // What was open opens again without a network; with one, it is always asked for first.
+            urlPattern: ({ url, request }) =>
+              request.method === 'GET' &&
+              /^\/api\/(shops(\/[^/]+(\/(conversions|library))?)?|conversions\/[^/]+\/(judged|revisions)|rules\/.+|access\/me)$/.test(
+                url.pathname,
+              ),
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'opened',
+              networkTimeoutSeconds: 4,
+              expiration: { maxEntries: 200 },
+              cacheableResponse: { statuses: [200] },
+            },
+          },
+        ],
+      },
+    }),
+    compression({ algorithms: ['brotliCompress', 'gzip'], threshold: 512 }),
+  ],
   // Everything stays a file of its own: the content-security policy allows no inlined script or font.
   build: {
     outDir: '../.local/build/web',

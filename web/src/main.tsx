@@ -5,11 +5,13 @@ import { Provider } from 'react-redux'
 import './app.css'
 import { App } from './app/App'
 import { store } from './state/store'
+import { pageKeeping } from './state/keepsPage'
 import { showOpen } from './state/tab'
 import { applyTheme } from './state/theme'
 
 applyTheme()
 showOpen()
+void pageKeeping
 const place = document.getElementById('root')
 if (place)
   createRoot(place).render(

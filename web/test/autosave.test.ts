@@ -237,6 +237,18 @@ test('a refused plan is said and not sent again and again', async () => {
   ])
 })
 
+test('what somebody else changed in other places comes in beside what is typed here, and nobody is asked', async () => {
+  const theirs = conversion({ ...plan, motor: { frame: '90L' } }, 7)
+  const sent = server((save) => (save.baseRevision === 1 ? problem(409, 'changed', { theirs }) : keeps(save)))
+  store.dispatch(power(1100))
+  await elapse(2000)
+  expect(sent.map((s) => [s.baseRevision, s.plan.motor])).toEqual([
+    [1, { powerW: 1100 }],
+    [7, { powerW: 1100, frame: '90L' }],
+  ])
+  expect([open().theirs, open().merges, open().revision, open().keeping.state]).toEqual([undefined, 1, 8, 'kept'])
+})
+
 test('a conflict stops sending until it is settled, then goes on top of theirs', async () => {
   const theirs = conversion({ ...plan, motor: { powerW: 750 } }, 7)
   const sent = server((save) => (save.baseRevision === 1 ? problem(409, 'changed', { theirs }) : keeps(save)))

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { applyPatch, emptyPlan, set, type Plan } from '@zesty/core'
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { Provider } from 'react-redux'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { ConversionScreen } from '../src/conversion/ConversionScreen'
@@ -140,12 +140,12 @@ test('the shop lists what its machines wait for, to go on with or to throw away'
 describe('when the page goes', () => {
   const going = (type: 'beforeunload' | 'pagehide') => {
     const event = new Event(type, { cancelable: true })
-    window.dispatchEvent(event)
+    act(() => void window.dispatchEvent(event))
     return event.defaultPrevented
   }
   const typeInto = async (label: string, text: string) => {
     const field = await screen.findByLabelText(label, {}, { timeout: 10_000 })
-    field.focus()
+    act(() => field.focus())
     fireEvent.change(field, { target: { value: text } })
   }
   test('what stands in a field that was not left is kept', async () => {

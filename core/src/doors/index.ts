@@ -21,6 +21,7 @@ export { driveInputs, driveKinds, driveModes, fieldbuses, jumpers, overloadClass
 export { fieldAt, fieldIn, isPlanPath, type PlanField } from '../plan/fieldAt'
 export type { Place } from '../plan/installation'
 export { type Connection, connections, coolings, insulationClasses, type MotorPlate } from '../plan/motorPlate'
+export { mergePlans } from '../plan/mergePlans'
 export { applyPatch, type Change, inversePatch, type Patch, set, valueAt } from '../plan/patch'
 export { type DrivePlate, emptyPlan, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
 export type { PlanPath, PositionPath, TransmissionStagePath } from '../plan/planPath'

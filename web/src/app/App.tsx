@@ -1,5 +1,6 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { BrowserRouter, Route, Routes } from 'react-router'
+import { forgetOpened } from '../state/keepsPage'
 import { useAppSelector } from '../state/store'
 import { Brief } from './Brief'
 import { Catch } from './Catch'
@@ -18,6 +19,9 @@ const PairScreen = lazy(() => import('../devices/PairScreen').then((m) => ({ def
 
 export function App() {
   const isStranger = useAppSelector((state) => state.screen.stranger)
+  useEffect(() => {
+    if (isStranger) forgetOpened()
+  }, [isStranger])
   return (
     <Catch>
       <BrowserRouter>

@@ -2,6 +2,7 @@ import { stageIds, type StageId } from '@zesty/core'
 import { lazy, Suspense, useEffect, type LazyExoticComponent, type ReactNode } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { api, problemText } from '../state/api'
+import { notice } from '../state/notice'
 import { stageOpened } from '../state/screenSlice'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { UnitsOfShop } from '../state/UnitsOfShop'
@@ -51,7 +52,7 @@ export function ConversionScreen() {
       if (draft) await dispatch(fetchJudge())
       if (left) return
       // One that was left behind goes on where it ended; of several somebody must say which.
-      if (draft && unsent.length === 1) dispatch(takeDraft(data, draft))
+      if (draft && unsent.length === 1) await dispatch(takeDraft(data, draft))
       else dispatch(opened({ ...data, unsent }))
     }
     void open()
@@ -93,6 +94,7 @@ function OpenConversion() {
   const stage = stageIn(inAddress)
   const name = useAppSelector((state) => state.plan.open?.plan.name)
   const shopId = useAppSelector((state) => state.plan.open?.shopId)
+  const merges = useAppSelector((state) => state.plan.open?.merges)
   const wanted = useAppSelector((state) => state.screen.wantedStage)
   const Surface = surfaces[stage]
 
@@ -104,6 +106,9 @@ function OpenConversion() {
   useEffect(() => {
     document.title = `${name ?? ''} - Zesty Lathe`
   }, [name])
+  useEffect(() => {
+    if (merges !== undefined && merges > 0) notice('It was changed elsewhere too, in other places. Both are kept.')
+  }, [merges])
   useKeys(stage)
   useJudge()
   useKeptOnClose()

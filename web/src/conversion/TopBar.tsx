@@ -2,6 +2,7 @@ import { Download, History, Keyboard, Moon, Redo2, Ruler, Search, Undo2 } from '
 import { Link } from 'react-router'
 import { api } from '../state/api'
 import { Brand } from '../parts/Brand'
+import { RightsNote } from '../parts/RightsNote'
 import { overlayChanged } from '../state/screenSlice'
 import { useAppDispatch } from '../state/store'
 import { switchTheme } from '../state/theme'
@@ -41,6 +42,7 @@ export function TopBar() {
         <span className="truncate font-semibold">{plan.name}</span>
       </nav>
       <KeptState />
+      <RightsNote />
       <div className="flex items-center gap-1.5">
         <button
           type="button"

@@ -1,9 +1,10 @@
 import type { Device } from '@zesty/core/http'
-import { useEffect } from 'react'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { Brand } from '../parts/Brand'
 import { momentOf } from '../parts/moment'
 import { api, problemText } from '../state/api'
+import { pageKeeping, type PageKeeping } from '../state/keepsPage'
 import { notice } from '../state/notice'
 import { rightsWords } from './deviceWords'
 import { Invite } from './Invite'
@@ -122,6 +123,19 @@ function DeviceLine({ device }: { device: Device }) {
   )
 }
 
+/** Where the browser keeps no page, why not and what is left. */
+function Withheld() {
+  const [keeping, setKeeping] = useState<PageKeeping>()
+  useEffect(() => void pageKeeping.then(setKeeping), [])
+  if (keeping !== 'withheld') return null
+  return (
+    <p>
+      Without a network this page does not open here: this browser keeps it only where it trusts the shop’s certificate.
+      While the network is there everything works. Printed cards, and readings typed later, are always a way.
+    </p>
+  )
+}
+
 function ThisDevice({ name, rights }: { name: string; rights: Device['rights'] }) {
   const [leave] = api.useLeaveMutation()
   return (
@@ -130,6 +144,7 @@ function ThisDevice({ name, rights }: { name: string; rights: Device['rights'] }
       <p>
         {rightsWords[rights].title}. {rightsWords[rights].says} Who comes in is decided at the computer.
       </p>
+      <Withheld />
       <button
         type="button"
         className="btn self-start"

@@ -115,7 +115,7 @@ function WayIn({ invitation, onDone }: { invitation: Invitation; onDone: () => v
         />
         <ol className="flex min-w-[240px] flex-1 list-decimal flex-col gap-2 pl-5">
           <li>
-            Point its camera here, or open <span className="font-semibold break-all">{place}</span> on it.
+            Point its camera here, or open <span className="inline-block font-semibold">{place}</span> on it.
           </li>
           {fingerprint !== undefined && (
             <li>

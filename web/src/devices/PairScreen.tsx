@@ -34,8 +34,9 @@ function ByWords() {
   return (
     <form className="flex flex-col gap-4" onSubmit={(e) => void submit(e)}>
       <p>
-        At the computer, open <b>Devices</b> and press <b>Let a device in</b>. Take its picture with this device, or
-        type the six words shown there; the first four letters of each are enough. They hold once, for ten minutes.
+        At the computer, open <b>Devices</b> and press <b>Let a device in</b>. Point this device’s camera at the picture
+        there, or type the six words beside it; the first four letters of each are enough. They hold once, for ten
+        minutes.
       </p>
       <Typed label="Six words" value={words} onChange={setWords} />
       <Typed label="What to call this device" value={deviceName} onChange={setDeviceName} />

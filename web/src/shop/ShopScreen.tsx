@@ -6,6 +6,7 @@ import { UnitsOfShop } from '../state/UnitsOfShop'
 import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
 import { Brand } from '../parts/Brand'
+import { RightsNote } from '../parts/RightsNote'
 import { switchTheme } from '../state/theme'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
@@ -68,7 +69,7 @@ export function ShopScreen() {
         {shop && (
           <>
             <div className="flex flex-wrap items-end gap-3">
-              <div className="flex-1">
+              <div className="flex-1 max-sm:basis-full">
                 <h1 className="font-cond text-[32px] leading-tight font-semibold">{shop.name}</h1>
                 <p className="lead">
                   {machines === undefined
@@ -77,6 +78,7 @@ export function ShopScreen() {
                       ? 'No machine yet.'
                       : `${machines.length} ${machines.length === 1 ? 'machine' : 'machines'}. Open one to go on where you stopped.`}
                 </p>
+                <RightsNote />
               </div>
               <Link to={`/shops/${shopId}/library/motors`} className="btn btn-quiet">
                 <BookOpen size={18} aria-hidden="true" /> Library

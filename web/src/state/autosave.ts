@@ -1,4 +1,4 @@
-import { planDifference } from '@zesty/core'
+import { mergePlans, planDifference } from '@zesty/core'
 import { conflictSchema, conversionSchema, problemSchema, type Conversion, type Problem } from '@zesty/core/http'
 import { createListenerMiddleware, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import {
@@ -8,6 +8,7 @@ import {
   heldChanged,
   keepingChanged,
   kept,
+  mergedIn,
   opened,
   redone,
   settled,
@@ -40,7 +41,18 @@ export function autosaving() {
 
   autosave.startListening({
     // While it waits for the server too: a browser may be told to forget meanwhile.
-    matcher: isAnyOf(changed, undone, redone, settled, typedRead, typedUnread, fieldsRefused, kept, keepingChanged),
+    matcher: isAnyOf(
+      changed,
+      undone,
+      redone,
+      settled,
+      typedRead,
+      typedUnread,
+      fieldsRefused,
+      mergedIn,
+      kept,
+      keepingChanged,
+    ),
     effect: (_action, store) => {
       const { open } = store.getState().plan
       if (!open) return
@@ -64,7 +76,7 @@ export function autosaving() {
       await store.delay(PAUSE_MS)
       await store.pause(underWay)
       for (let open = needed(); open; open = needed()) {
-        underWay = keep(open, dispatch)
+        underWay = keep(open, () => store.getState().plan.open, dispatch)
         const answer = await store.pause(underWay)
         if (answer === 'refused') return
         if (typeof answer === 'number') await store.delay(answer)
@@ -89,8 +101,14 @@ const isOnServer = ({ plan, keptPlan, typed }: OpenPlan): boolean =>
 /** Sends a plan and puts the answer into the store; remembers the saves that got none, for the server may have them. */
 function keeper() {
   let unanswered: OpenPlan[] = []
-  return async (open: OpenPlan, dispatch: Dispatch): Promise<Then> => {
+  return async (open: OpenPlan, now: () => OpenPlan | undefined, dispatch: Dispatch): Promise<Then> => {
     const answer = await send(open)
+    const settle = (theirs: Conversion) => {
+      // Of what is here now: somebody may have typed on while the save was under way.
+      const mine = now()
+      const plan = mine?.id === theirs.id ? mergePlans(open.keptPlan, mine.plan, theirs.plan) : undefined
+      dispatch(plan ? mergedIn({ theirs, plan }) : conflicted(theirs))
+    }
     if (answer.kind === 'waiting') unanswered.push(open)
     const ours = answer.kind === 'conflict' ? unanswered.find((sent) => isSame(sent, answer.theirs)) : undefined
     if (answer.kind !== 'waiting') unanswered = []
@@ -99,7 +117,7 @@ function keeper() {
       return 'go on'
     }
     if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
-    else if (answer.kind === 'conflict') dispatch(conflicted(answer.theirs))
+    else if (answer.kind === 'conflict') settle(answer.theirs)
     else if (answer.kind === 'waiting') {
       dispatch(keepingChanged({ state: 'waiting', why: answer.why }))
       return answer.retryMs

@@ -59,6 +59,8 @@ export interface OpenPlan {
   draftedAt?: string
   /** Typed in tabs that are gone, and never sent: to take or to leave. */
   unsent: Draft[]
+  /** How often changes of others came in beside ours. */
+  merges: number
   /** The server's side of a refused save. */
   theirs?: Conversion
 }
@@ -95,6 +97,7 @@ const planSlice = createSlice({
         typed: draft?.typed ?? {},
         heldBy: draft ? 'browser' : 'server',
         unsent,
+        merges: 0,
       }
       if (draft) open.draftedAt = draft.at
       if (theirs) open.theirs = theirs
@@ -155,6 +158,15 @@ const planSlice = createSlice({
       // What was edited while the save was under way still waits.
       open.keeping = original(open).plan === plan ? { state: 'kept', at: savedAt } : { state: 'keeping' }
     },
+    /** Somebody else changed other things: theirs is kept, ours goes on top of it. */
+    mergedIn: ({ open }, { payload: { theirs, plan } }: PayloadAction<{ theirs: Conversion; plan: Plan }>) => {
+      if (open?.id !== theirs.id) return
+      open.revision = theirs.revision
+      open.keptPlan = theirs.plan
+      open.plan = plan
+      open.merges += 1
+      open.keeping = { state: 'keeping' }
+    },
     conflicted: ({ open }, { payload }: PayloadAction<Conversion>) => {
       if (open?.id !== payload.id) return
       open.theirs = payload
@@ -192,6 +204,7 @@ export const {
   fieldsRefused,
   keepingChanged,
   kept,
+  mergedIn,
   conflicted,
   settled,
 } = planSlice.actions

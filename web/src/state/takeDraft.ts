@@ -1,3 +1,5 @@
+import { mergePlans } from '@zesty/core'
+import { api } from './api'
 import { removeDraft, writeDraft, type Draft } from './draft'
 import { opened } from './planSlice'
 import type { store } from './store'
@@ -5,15 +7,27 @@ import type { store } from './store'
 type Judged = Pick<Parameters<typeof opened>[0], 'conversion' | 'evaluation' | 'unsent'>
 
 /**
- * Opens a conversion as a tab that is gone had left it. Where the server went on meanwhile, both sides are shown; the draft
- * is this tab's own from here on.
+ * Opens a conversion as a tab that is gone had left it; the draft is this tab's own from here on. Where the server went on
+ * meanwhile in other places, both are kept; where it changed the same, both sides are shown.
  */
 export const takeDraft =
-  (judged: Judged, draft: Draft) => (dispatch: typeof store.dispatch, getState: typeof store.getState) => {
+  (judged: Judged, draft: Draft) =>
+  async (dispatch: typeof store.dispatch, getState: typeof store.getState): Promise<void> => {
     const { conversion } = judged
     const continues =
       draft.baseRevision === conversion.revision || JSON.stringify(draft.plan) === JSON.stringify(conversion.plan)
-    dispatch(opened({ ...judged, draft, ...(continues ? {} : { theirs: conversion }) }))
+    const together = continues ? draft.plan : await dispatch(mergedWith(conversion, draft))
+    if (together) dispatch(opened({ ...judged, draft: { ...draft, plan: together } }))
+    else dispatch(opened({ ...judged, draft, theirs: conversion }))
     const { open } = getState().plan
     if (open && writeDraft(open)) removeDraft(draft)
+  }
+
+/** The draft on top of what the server has now, as far as the revision that it was made to can be had. */
+const mergedWith =
+  ({ id, plan }: Judged['conversion'], draft: Draft) =>
+  async (dispatch: typeof store.dispatch) => {
+    const asked = dispatch(api.endpoints.revision.initiate({ id, revision: draft.baseRevision }, { subscribe: false }))
+    const { data: base } = await asked
+    return base && mergePlans(base.plan, draft.plan, plan)
   }
