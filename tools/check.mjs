@@ -144,6 +144,7 @@ async function nodeTests() {
       join(root, 'cli', 'test', 'cli.test.mjs'),
       join(root, 'tools', 'test', 'tools.test.mjs'),
       join(root, 'tools', 'test', 'backup.test.mjs'),
+      join(root, 'tools', 'test', 'cluster.test.mjs'),
     ]),
   )
 }

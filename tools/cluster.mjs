@@ -166,7 +166,7 @@ async function launch({ programs, home, data, throwAway }, only) {
       ...['start', '-D', data, '-w', '-t', '60', '-l', log, '-o', settings],
     ])
     if (status === 0) {
-      writeFileSync(portFile, String(port))
+      writeFileSync(portFile, String(port), { mode: 0o600 })
       handOver(portFile)
       return port
     }
@@ -189,7 +189,7 @@ const FAST_STOP_S = 2
 /** @param {Place} place @param {() => boolean} signOut @param {{now?: boolean}} [how] */
 async function stopCluster({ programs, home, data }, signOut, { now = false } = {}) {
   // A start that has the lock is about to join, and will stop it in its time.
-  const release = await oneAtATime(join(home, 'lock'), now ? 0 : STOP_WAIT_S)
+  const release = await oneAtATime(join(home, 'lock'), now ? STOP_WAIT_S / 2 : STOP_WAIT_S)
   const last = signOut()
   if (last && release) {
     const stop = (/** @type {string} */ mode) =>

@@ -13,7 +13,7 @@ export function signIn(home) {
   const folder = join(home, 'users')
   ownFolder(folder)
   const own = join(folder, String(process.pid))
-  writeFileSync(own, startOf(process.pid) ?? '')
+  writeFileSync(own, startOf(process.pid) ?? '', { mode: 0o600 })
   handOver(own)
   return () => {
     rmSync(own, { force: true })

@@ -16,11 +16,11 @@ export const HANG_MS = 60_000
 
 /**
  * ./zesty start as a person runs it, in a group of processes of its own.
- * @param {string} data @param {number} [port]
+ * @param {string} data @param {number} [port] @param {string[]} [args] beyond the port
  */
-export async function begin(data, port) {
+export async function begin(data, port, args = []) {
   const chosen = port ?? (await freePort())
-  const child = spawn(join(root, 'zesty'), ['start', '--port', String(chosen)], {
+  const child = spawn(join(root, 'zesty'), ['start', '--port', String(chosen), ...args], {
     env: { ...process.env, ZESTY_DATA: data, DATABASE_URL: '' },
     stdio: ['ignore', 'pipe', 'pipe'],
     detached: true,
@@ -54,9 +54,9 @@ export async function serves(running) {
   return outcome === 'serves'
 }
 
-/** @param {string} data @param {number} [port] */
-export async function started(data, port) {
-  const running = await begin(data, port)
+/** @param {string} data @param {number} [port] @param {string[]} [args] */
+export async function started(data, port, args) {
+  const running = await begin(data, port, args)
   if (!(await serves(running))) throw new Error(`It does not start: ${running.heard()}`)
   return running
 }

@@ -126,7 +126,9 @@ function WayIn({ invitation, onDone }: { invitation: Invitation; onDone: () => v
           <li>
             Type the six words where it asks for them:
             <br />
-            <span className="text-[19px] font-semibold">{words}</span>
+            <span data-testid="words" className="text-[19px] font-semibold">
+              {words}
+            </span>
           </li>
         </ol>
       </div>
