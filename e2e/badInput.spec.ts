@@ -68,7 +68,11 @@ test('files that are no conversion are refused with the reason, and nothing chan
   await expect(page.getByText('Turret mill').first()).toBeVisible()
 })
 
-test('two tabs on one plan: the second is shown both sides and chooses', async ({ page, shop, context }) => {
+test('two tabs on one plan: different fields come together, of the same one the second is shown both sides', async ({
+  page,
+  shop,
+  context,
+}) => {
   const id = await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
   const other = await context.newPage()
   await other.goto(`/conversions/${id}/motor`)
@@ -76,13 +80,23 @@ test('two tabs on one plan: the second is shown both sides and chooses', async (
   await type(page, 'Power', '1.1 kW')
   await kept(page)
   await type(other, 'Frame', '100L')
+  await expect(other.getByText('It was changed elsewhere too, in other places. Both are kept.')).toBeVisible()
+  await kept(other)
+  await expect(other.getByLabel('Power', { exact: true })).toHaveValue('1.1 kW')
+  await page.reload()
+  await expect(page.getByLabel('Frame', { exact: true })).toHaveValue('100L')
+
   const dialog = other.getByRole('dialog', { name: 'Changed in two places' })
-  await expect(dialog.getByRole('row', { name: /Motor, Frame/ })).toContainText(/90L\s*100L/)
-  await expect(dialog.getByRole('row', { name: /Motor, Power/ })).toContainText(/1\.1\skW\s*1\.5\skW/)
+  await type(page, 'Frame', '90S')
+  await type(page, 'Power', '2.2 kW')
+  await kept(page)
+  await type(other, 'Frame', '132M')
+  await expect(dialog.getByRole('row', { name: /Motor, Frame/ })).toContainText(/90S\s*132M/)
+  await expect(dialog.getByRole('row', { name: /Motor, Power/ })).toContainText(/2\.2\skW\s*1\.1\skW/)
   await dialog.getByRole('button', { name: 'Keep what is here' }).click()
   await kept(other)
   await page.reload()
-  await expect(page.getByLabel('Frame', { exact: true })).toHaveValue('100L')
+  await expect(page.getByLabel('Frame', { exact: true })).toHaveValue('132M')
 
   await type(page, 'Frame', '112M')
   await kept(page)

@@ -30,7 +30,7 @@ export async function demoServer({ demo = true, port } = {}) {
     })
     return {
       url: /** @type {string} */ (serving.url),
-      databaseUrl: cluster.urls.serving,
+      databaseUrl: cluster.urls.owner,
       close: async () => {
         await serving.close()
         await cluster.remove()
