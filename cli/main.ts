@@ -15,6 +15,6 @@ export function main(verb: string, args: string[]): number {
 }
 
 /** For measuring core as it is shipped to the command line. */
-export { evaluate, evaluator, readConversionFile, stageIds } from '@zesty/core'
+export { emptyPlan, evaluate, evaluator, parseQuantity, readConversionFile, readPlate, stageIds } from '@zesty/core'
 export { readLibraryCsv } from '@zesty/core/library'
 export { search, searchSpace, usualCriteria } from '@zesty/core/search'

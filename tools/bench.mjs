@@ -41,7 +41,7 @@ export async function bench() {
   ensureApplication()
   const stick = yardstick()
   /** @type {Line[]} */
-  const lines = [...(await evaluateLines()), ...(await searchLines()), ...(await pageLines())]
+  const lines = [...(await evaluateLines()), ...(await readerLines()), ...(await searchLines()), ...(await pageLines())]
   console.log(`\nYardstick of this machine: ${stick.toFixed(1)} ms; a time is told in thousandths of it too.`)
   console.log(`\n${'what'.padEnd(48)}${'measured'.padEnd(34)}${'ratio'.padEnd(10)}${'budget'.padEnd(18)}`)
   for (const { name, measured, budget, met, ms } of lines) {
@@ -90,6 +90,33 @@ async function evaluateLines() {
     timed('evaluate a full plan, p99', quantile(times, 0.99), 4),
     timed('evaluate 24 positions with 60 jobs, median', quantile(timesOf(large, 400), 0.5), 4),
   ]
+}
+
+/** Texts that nobody writes, and that readers must be through with at once. */
+const LETTERS = 1_000_000
+const hostile = ['1', 'a', ' ', '(', '"', ',', '\n', '1\n', '1/', '1.5 kW ', 'x,"', '\t;', '🙂'].map((piece) =>
+  piece.repeat(Math.ceil(LETTERS / piece.length)),
+)
+
+/** What reads plates, tables and values, on a million letters of every kind. @returns {Promise<Line[]>} */
+async function readerLines() {
+  const core = await import(pathToFileURL(ensureCommandLine()).href)
+  const plan = core.emptyPlan('Lathe')
+  /** @type {[string, (text: string) => unknown][]} */
+  const readers = [
+    ['a plate', (text) => core.readPlate(text, plan)],
+    ['a table', (text) => core.readLibraryCsv('motor', text)],
+    ['a table under its headings', (text) => core.readLibraryCsv('motor', `Name,Power\n${text}`)],
+    ['a value', (text) => core.parseQuantity(text, 'power')],
+  ]
+  return readers.map(([what, read]) => {
+    const times = hostile.map((text) => {
+      const began = performance.now()
+      read(text)
+      return performance.now() - began
+    })
+    return timed(`reading ${what}, 1 000 000 letters, the slowest`, Math.max(...times), 200)
+  })
 }
 
 /**

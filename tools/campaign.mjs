@@ -14,7 +14,7 @@ import { ensureApplication, ensureCommandLine } from './setUp.mjs'
 
 /** The parts, in the form of two minutes and in the whole. @type {Record<string, [short: () => Promise<Outcome>, whole: () => Promise<Outcome>]>} */
 const parts = {
-  kills: [() => kills({ kills: 4 }), () => kills({ kills: 40 })],
+  kills: [() => kills({ kills: 4 }), () => kills({ kills: 30 })],
   'cut-off starts': [() => cutOffStarts({ everyMs: 600, rest: 2 }), () => cutOffStarts({ everyMs: 50, rest: 10 })],
   'two starts': [() => twoStartsAtOnce({ times: 1 }), () => twoStartsAtOnce({ times: 4 })],
   'database trouble': [() => databaseTrouble({ times: 1 }), () => databaseTrouble({ times: 5 })],

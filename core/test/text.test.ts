@@ -78,10 +78,21 @@ describe('what is longer than anything a person writes', () => {
       faults: [{ field: 'line 1' }],
     })
     expect(readLibraryCsv('motor', ','.repeat(1000))).toMatchObject({ ok: false, faults: [{ field: 'line 1' }] })
+    expect(readLibraryCsv('motor', `Name\n${'"'.repeat(50_000)}`)).toMatchObject({
+      ok: false,
+      faults: [{ field: 'line 2', message: 'is longer than 40000 letters' }],
+    })
     const heading = libraryCsv('motor', []).split(/\r?\n/)[0] ?? ''
     const long = readLibraryCsv('motor', `${heading}\nSpare,${'steam '.repeat(1000)}`)
     expect(long.ok).toBe(false)
     expect(JSON.stringify(long).length).toBeLessThan(500)
+  })
+  test('is no table, though its lines be empty', () => {
+    expect(readLibraryCsv('motor', `Name${'\n'.repeat(9000)}Spare`)).toMatchObject({
+      ok: false,
+      faults: [{ field: '', message: expect.stringMatching(/more than \d+ lines/) }],
+    })
+    expect(readLibraryCsv('motor', `Name${'\n'.repeat(900)}Spare`)).toMatchObject({ ok: true })
   })
   test('has its first fifty faults told, and how many more there are', () => {
     const read = readLibraryCsv('motor', `Name,Power\n${Array.from({ length: 80 }, (_, i) => `m${i},x`).join('\n')}`)

@@ -11,6 +11,10 @@ const NAME = 'Name'
 const LONGEST_HEADING = 200
 const MOST_HEADINGS = 200
 const NOTHING = 1e-16
+/** As many cells as there may be headings, each as long as one. */
+const LONGEST_LINE = LONGEST_HEADING * MOST_HEADINGS
+/** Empty lines are passed over, but not for ever. */
+const LINES_READ = 10 * MOST_ITEMS
 /** Letters of a cell that a message repeats. */
 const SHOWN = 60
 
@@ -51,6 +55,8 @@ function inUnit(value: number, dimension: Dimension, unit: string): number {
  * its line and heading.
  */
 export function readLibraryCsv(kind: LibraryKind, text: string): Outcome<LibraryItem[]> {
+  const strange = noTable(text)
+  if (strange) return { ok: false, faults: [strange] }
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
   const broken = errors.filter((e) => e.type === 'Quotes')
   if (broken.length > 0)
@@ -72,6 +78,19 @@ export function readLibraryCsv(kind: LibraryKind, text: string): Outcome<Library
   return faults.length > 0
     ? { ok: false, faults: firstFaults(faults) }
     : { ok: true, value: items.flatMap((item) => item ?? []) }
+}
+
+/** What is larger than any table, before anything takes its time over it. */
+function noTable(text: string): Fault | undefined {
+  let from = 0
+  for (let line = 0; line < LINES_READ; line += 1) {
+    const found = text.indexOf('\n', from)
+    const end = found === -1 ? text.length : found
+    if (end - from > LONGEST_LINE) return { field: lineName(line), message: `is longer than ${LONGEST_LINE} letters` }
+    if (found === -1) return undefined
+    from = found + 1
+  }
+  return { field: '', message: `holds more than ${LINES_READ} lines, empty ones among them` }
 }
 
 const lineName = (index: number): string => `line ${index + 1}`

@@ -34,6 +34,7 @@ export function Revisions({ onClose }: { onClose: () => void }) {
               >
                 <span>
                   {r.revision} {r.revision === now ? '(now)' : r.origin}
+                  {r.by !== undefined && <span className="block text-[14px] font-normal">{r.by}</span>}
                 </span>
                 <span className="text-[14px] opacity-80">{format(new Date(r.savedAt), 'd MMM HH:mm')}</span>
               </button>
