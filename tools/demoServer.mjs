@@ -8,9 +8,9 @@ import { ensureApplication } from './setUp.mjs'
 
 /**
  * The built application on a database of its own that is gone afterwards; for pictures, measurements and tests.
- * @param {{demo?: boolean, port?: number}} [options]
+ * @param {{demo?: boolean, port?: number, network?: boolean}} [options] network: other machines may come, by the next port
  */
-export async function demoServer({ demo = true, port } = {}) {
+export async function demoServer({ demo = true, port, network = false } = {}) {
   const { server, openApiFile, webRoot } = ensureApplication()
   const cluster = await throwAwayCluster()
   try {
@@ -27,6 +27,17 @@ export async function demoServer({ demo = true, port } = {}) {
       demoFolder: join(root, 'demo'),
       samplesFolder: join(root, 'samples'),
       demo: demo ? 'as-before' : 'remove',
+      ...(network
+        ? {
+            network: {
+              host: '0.0.0.0',
+              port: await freePort(),
+              names: ['shed.lan'],
+              insecure: false,
+              folder: join(cluster.home, 'certificate'),
+            },
+          }
+        : {}),
     })
     return {
       url: /** @type {string} */ (serving.url),

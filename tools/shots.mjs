@@ -32,7 +32,6 @@ const views = [
     },
   },
   { name: 'drive', machine: 'Gap-bed lathe, east bay', stage: 'drive' },
-  { name: 'drives', machine: 'Gap-bed lathe, east bay', stage: 'drive', then: (page) => goTo(page, 'Side by side') },
   { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
   { name: 'speed-map', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: (page) => goTo(page, 'Speed map') },
   { name: 'search', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: search },
@@ -54,6 +53,9 @@ const views = [
   { name: 'phone-speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds', size: phone },
   { name: 'phone-motor', machine: 'Surface grinder', stage: 'motor', size: phone },
 ]
+
+/** Views of servers of their own. @type {Record<string, (browser: import('@playwright/test').Browser, folder: string) => Promise<void>>} */
+const apart = { 'first-run': firstRun, devices }
 
 /** A part of a stage, once what stands above it is loaded. @param {import('@playwright/test').Page} page @param {string} part */
 async function goTo(page, part) {
@@ -78,9 +80,12 @@ export async function shots(args) {
   const into = args.indexOf('--into')
   const folder = into >= 0 ? (args[into + 1] ?? '') : join(root, 'docs', 'screenshots')
   const wanted = args.filter((_, i) => !(into >= 0 && (i === into || i === into + 1)))
-  const unknown = wanted.find((w) => !views.some((v) => v.name === w) && w !== 'first-run')
+  const unknown = wanted.find((w) => !views.some((v) => v.name === w) && !(w in apart))
   if (unknown)
-    throw new Trouble(`There is no view "${unknown}"; there are first-run, ${views.map((v) => v.name).join(', ')}.`, 2)
+    throw new Trouble(
+      `There is no view "${unknown}"; there are ${Object.keys(apart).join(', ')}, ${views.map((v) => v.name).join(', ')}.`,
+      2,
+    )
   mkdirSync(folder, { recursive: true })
   const executablePath = ensureChromium()
   const server = await demoServer()
@@ -106,7 +111,8 @@ export async function shots(args) {
       await page.close()
       console.log(join(folder, `${view.name}.png`))
     }
-    if (wanted.length === 0 || wanted.includes('first-run')) await firstRun(browser, folder)
+    for (const [name, take] of Object.entries(apart))
+      if (wanted.length === 0 || wanted.includes(name)) await take(browser, folder)
   } finally {
     await browser.close()
     await server.close()
@@ -133,6 +139,22 @@ async function firstRun(browser, folder) {
     await page.getByLabel('Name of the shop').fill('Back shed')
     await page.screenshot({ path: join(folder, 'first-run.png') })
     console.log(join(folder, 'first-run.png'))
+  } finally {
+    await server.close()
+  }
+}
+
+/** Letting a phone in, on a server that other machines may reach. @param {import('@playwright/test').Browser} browser @param {string} folder */
+async function devices(browser, folder) {
+  const server = await demoServer({ network: true })
+  try {
+    const page = await browser.newPage({ viewport: tablet, colorScheme: 'light' })
+    await page.goto(`${server.url}/devices`)
+    await page.getByRole('button', { name: 'Let a device in' }).click()
+    await page.getByAltText(/for the camera/).waitFor()
+    await page.evaluate('document.fonts.ready')
+    await page.screenshot({ path: join(folder, 'devices.png') })
+    console.log(join(folder, 'devices.png'))
   } finally {
     await server.close()
   }

@@ -29,7 +29,7 @@ const timing = (teeth: number) =>
   ])
 const secondHand = [set('checks.secondHand', true), set('checks.testC', 40)]
 /** Only this holder, so that no other is the limit. */
-const only = (holder: object): Patch => [
+const onlyHolder = (holder: object): Patch => [
   set('survey.holders', [{ id: 'h', kind: 'chuck', diameterMm: 200, massKg: 10, ...holder } as never]),
 ]
 
@@ -460,17 +460,17 @@ const edges: Edge[] = [
   [
     'a chuck at its mark',
     'spindle.over-limit',
-    [...only({ markedRpm: 1085 }), set('settings.chosen.maximumHz', 90)],
+    [...onlyHolder({ markedRpm: 1085 }), set('settings.chosen.maximumHz', 90)],
     'none',
-    [...only({ markedRpm: 1083 }), set('settings.chosen.maximumHz', 90)],
+    [...onlyHolder({ markedRpm: 1083 }), set('settings.chosen.maximumHz', 90)],
     'stop',
   ],
   [
     'a wheel at its mark',
     'spindle.wheel-over-mark',
-    [...only({ kind: 'wheel', markedRpm: 1085 }), set('settings.chosen.maximumHz', 90)],
+    [...onlyHolder({ kind: 'wheel', markedRpm: 1085 }), set('settings.chosen.maximumHz', 90)],
     'none',
-    [...only({ kind: 'wheel', markedRpm: 1084 }), set('settings.chosen.maximumHz', 90)],
+    [...onlyHolder({ kind: 'wheel', markedRpm: 1084 }), set('settings.chosen.maximumHz', 90)],
     'stop',
   ],
   [
@@ -544,4 +544,14 @@ describe('where a judgement begins', () => {
   test.each(edges)('%s: %s', (_, id, before, says, after, saysThen) => {
     expect([of(id, before), of(id, after)]).toEqual([says, saysThen])
   })
+})
+
+test('amps and cos phi fix the efficiency of the circuit; where cos phi is not printed, the printed efficiency does', () => {
+  const noLoadA = (powerFactor: number | undefined, efficiency: number) =>
+    evaluate(spoiled(set('motor.powerFactor', powerFactor), set('motor.efficiency', efficiency))).figures[
+      'motor.noLoadA'
+    ]?.value
+  expect(noLoadA(0.79, 0.76)).toBeGreaterThan(0)
+  expect(noLoadA(0.79, 0.76)).toBe(noLoadA(0.79, 0.78))
+  expect(noLoadA(undefined, 0.76)).not.toBe(noLoadA(undefined, 0.78))
 })

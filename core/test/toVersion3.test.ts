@@ -158,3 +158,22 @@ test('a revision tells teeth as teeth', () => {
       planDifference(before, after, units).map((d) => `${d.before} to ${d.after}`.replace(/\u00a0/g, ' ')),
     ).toEqual(['28 teeth to 30 teeth'])
 })
+
+describe('keys that every object has are read like any other that is not known', () => {
+  test.each(['constructor', 'toString', '__proto__', 'hasOwnProperty'])('%s', (key) => {
+    const strange = JSON.parse(`{${JSON.stringify(key)}: 1}`) as object
+    const documents = [
+      old({ motor: { ...strange, kind: 'three-phase' } }),
+      old({ motor: { kind: key } }),
+      old({ survey: survey([{ ...strange, kind: 'v-belt', driverMm: 90, drivenMm: 180 }]) }),
+      old({ survey: survey([{ kind: key }]) }),
+      old({ supply: strange, overrides: strange, drive: strange }),
+      old({ candidates: { motors: [{ id: 'm', plate: { ...strange, kind: 'dc' } }], drives: [] } }),
+    ]
+    // Taken without it, or refused with the reason; and never a fault of the reader.
+    for (const document of documents) {
+      const plan = readPlan(document)
+      expect(plan.ok ? JSON.stringify(plan.value).includes(`"${key}"`) : plan.faults.length === 0).toBe(false)
+    }
+  })
+})

@@ -4,7 +4,7 @@ import { beltLoadFindings } from './beltLoadFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
-import { findingId, severities, type Finding } from './finding'
+import { severities, type Finding } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
@@ -45,10 +45,6 @@ export const judgements = [
 
 /** What a judgement is called. */
 export type JudgementId = (typeof judgements)[number]['id']
-
-/** Whether a finding is a judgement's. */
-export const isOf = ({ id }: Finding, judgement: JudgementId): boolean =>
-  id === findingId(judgement) || id.startsWith(`${judgement}/`)
 
 /** Every finding of a plan: stops first, then watches and notes, each in the order of the work. */
 export const judge = (facts: Facts): Finding[] =>

@@ -13,7 +13,8 @@ export function asKind<S extends z.ZodDiscriminatedUnion<readonly z.ZodObject[],
 ): z.output<S> {
   const option = schema.options.map((o) => o.shape as Shape).find((shape) => shape['kind']?.safeParse(kind).success)
   const kept = Object.entries(document).filter(
-    ([key, value]) => key !== 'kind' && option?.[key]?.safeParse(value).success,
+    // A key from outside may be one that every object has.
+    ([key, value]) => key !== 'kind' && option && Object.hasOwn(option, key) && option[key]?.safeParse(value).success,
   )
   return schema.parse({ ...Object.fromEntries(kept), ...(kind === undefined ? {} : { kind }) })
 }

@@ -7,9 +7,13 @@ type Tree = Record<string, unknown>
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null && !Array.isArray(value)
 const list = (value: unknown): Tree[] => (Array.isArray(value) ? value.filter(isTree) : [])
 
+/** What a table holds under a key from outside, which may be one that every object has. */
+const own = <T>(table: Readonly<Record<string, T>>, key: string): T | undefined =>
+  Object.hasOwn(table, key) ? table[key] : undefined
+
 /** The tree under other keys; a key without a new name stays. */
 const renamed = (tree: unknown, names: Readonly<Record<string, string>>): Tree =>
-  Object.fromEntries(Object.entries(isTree(tree) ? tree : {}).map(([key, value]) => [names[key] ?? key, value]))
+  Object.fromEntries(Object.entries(isTree(tree) ? tree : {}).map(([key, value]) => [own(names, key) ?? key, value]))
 
 const motorKinds: Readonly<Record<string, string>> = {
   'three-phase': 'induction',
@@ -22,7 +26,7 @@ const motorKinds: Readonly<Record<string, string>> = {
 export function motorOf(motor: unknown): unknown {
   if (!isTree(motor)) return motor
   const { kind: was, ...rest } = motor
-  const kind = typeof was === 'string' ? (motorKinds[was] ?? was) : undefined
+  const kind = typeof was === 'string' ? (own(motorKinds, was) ?? was) : undefined
   const known = motorSchema.options.some(({ shape }) => shape.kind.safeParse(kind).success)
   // What was never valid is left as it is, for the schema to say so.
   if (!known) return motor
@@ -41,7 +45,7 @@ function transmissionStage(stage: Tree): unknown {
   const { kind, driverMm, drivenMm, ...rest } = renamed(stage, { pressN: 'deflectionForceN', pressMm: 'deflectionMm' })
   const known = transmissionStageSchema.options.some(({ shape }) => shape.kind.safeParse(kind).success)
   if (!known || (kind !== undefined && typeof kind !== 'string')) return stage
-  const [driver, driven] = sizes[kind ?? ''] ?? ['driverMm', 'drivenMm']
+  const [driver, driven] = own(sizes, kind ?? '') ?? ['driverMm', 'drivenMm']
   const sized = { ...rest, [driver]: driverMm, [driven]: drivenMm }
   const turns = typeof driverMm === 'number' && typeof drivenMm === 'number' && driverMm > 0 ? drivenMm / driverMm : 1
   // Two shafts coupled directly turn alike; sizes that said otherwise were a gearbox's.

@@ -18,6 +18,16 @@ const TRIES_ALL = 100
 /** A device is noted as seen at most so often. */
 const SEEN_MS = MINUTE_MS
 
+/** What is known of a device that is let in. */
+const known = {
+  id: devices.id,
+  name: devices.name,
+  person: people.name,
+  rights: devices.rights,
+  conversionId: devices.conversionId,
+  lastSeenAt: devices.lastSeenAt,
+}
+
 type Rights = Pick<typeof devices.$inferInsert, 'rights' | 'conversionId' | 'personId'>
 
 /** Who is let in from other machines, and who no longer is. All of it stands in the database, none in this process. */
@@ -32,13 +42,8 @@ export class AccessService {
   async askerOf(token: string): Promise<Asker | undefined> {
     const [found] = await this.db
       .select({
-        id: devices.id,
-        name: devices.name,
-        person: people.name,
-        rights: devices.rights,
-        conversionId: devices.conversionId,
+        ...known,
         shopId: conversions.shopId,
-        lastSeenAt: devices.lastSeenAt,
       })
       .from(devices)
       .leftJoin(people, eq(people.id, devices.personId))
@@ -141,13 +146,8 @@ export class AccessService {
   async devices(): Promise<Device[]> {
     const rows = await this.db
       .select({
-        id: devices.id,
-        name: devices.name,
-        person: people.name,
-        rights: devices.rights,
-        conversionId: devices.conversionId,
+        ...known,
         pairedAt: devices.pairedAt,
-        lastSeenAt: devices.lastSeenAt,
       })
       .from(devices)
       .leftJoin(people, eq(people.id, devices.personId))

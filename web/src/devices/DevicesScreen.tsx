@@ -1,8 +1,8 @@
 import type { Device } from '@zesty/core/http'
 import { useEffect, useState } from 'react'
-import { Link } from 'react-router'
 import { Brand } from '../parts/Brand'
 import { momentOf } from '../parts/moment'
+import { ShopsNav } from '../parts/ShopsNav'
 import { api, problemText } from '../state/api'
 import { pageKeeping, type PageKeeping } from '../state/keepsPage'
 import { notice } from '../state/notice'
@@ -13,7 +13,6 @@ import { People } from './People'
 /** Phones and tablets of the shop: letting one in, and who is. */
 export function DevicesScreen() {
   const { data: who, error } = api.useWhoQuery(undefined)
-  const { data: shops } = api.useShopsQuery(undefined)
   useEffect(() => {
     document.title = 'Devices - Zesty Lathe'
   }, [])
@@ -21,17 +20,7 @@ export function DevicesScreen() {
     <div className="min-h-screen">
       <header className="flex min-h-[56px] flex-wrap items-center gap-x-4 border-b border-rule px-4 py-1">
         <Brand />
-        <nav aria-label="Shops" className="flex flex-1 flex-wrap gap-1">
-          {shops?.map((s) => (
-            <Link
-              key={s.id}
-              to={`/shops/${s.id}`}
-              className="flex min-h-11 items-center rounded-md px-3 font-medium text-ink-2"
-            >
-              {s.name}
-            </Link>
-          ))}
-        </nav>
+        <ShopsNav />
       </header>
       <main className="mx-auto flex max-w-[1180px] flex-col gap-4 px-4 py-5">
         <div>

@@ -7,6 +7,7 @@ import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
 import { Brand } from '../parts/Brand'
 import { RightsNote } from '../parts/RightsNote'
+import { ShopsNav } from '../parts/ShopsNav'
 import { switchTheme } from '../state/theme'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
@@ -22,7 +23,6 @@ const UnsentHere = lazy(() => import('./UnsentHere').then((m) => ({ default: m.U
 /** The machines of a shop, each with its state and next step. */
 export function ShopScreen() {
   const { shopId = '' } = useParams()
-  const { data: shops } = api.useShopsQuery(undefined)
   const { data: shop, error } = api.useShopQuery(shopId)
   const { data: machines, error: machinesError } = api.useMachinesQuery(shopId, { refetchOnMountOrArgChange: true })
   const [adding, setAdding] = useState<'machine' | 'shop'>()
@@ -35,21 +35,11 @@ export function ShopScreen() {
     <div className="min-h-screen">
       <header className="flex min-h-[56px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1">
         <Brand />
-        <nav aria-label="Shops" className="flex flex-1 flex-wrap gap-1">
-          {shops?.map((s) => (
-            <Link
-              key={s.id}
-              to={`/shops/${s.id}`}
-              aria-current={s.id === shopId ? 'page' : undefined}
-              className={`flex min-h-11 items-center rounded-md px-3 font-medium ${s.id === shopId ? 'bg-card font-semibold shadow-[inset_0_-3px_0_var(--blue)]' : 'text-ink-2'}`}
-            >
-              {s.name}
-            </Link>
-          ))}
+        <ShopsNav openId={shopId}>
           <button type="button" className="btn btn-quiet border-dashed px-3" onClick={() => setAdding('shop')}>
             <Plus size={18} aria-hidden="true" /> Shop
           </button>
-        </nav>
+        </ShopsNav>
         <button
           type="button"
           className="btn btn-quiet w-11 px-0"
