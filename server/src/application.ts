@@ -21,6 +21,8 @@ const BODY_LIMIT = 2 * 1024 * 1024
 const COMPRESSED_FROM = 1024
 /** Of 11: the last tenth of the size takes ten times as long. */
 const BROTLI_QUALITY = 4
+/** Two to this power is how far it looks back: an answer is no longer, and its memory is taken for every one. */
+const BROTLI_WINDOW = 17
 
 export interface ApplicationOptions {
   db: Database
@@ -51,7 +53,9 @@ export async function createApplication({ db, samples, release, webRoot, network
   await fastify.register(compress, {
     threshold: COMPRESSED_FROM,
     encodings: ['br', 'gzip'],
-    brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY } },
+    brotliOptions: {
+      params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY, [constants.BROTLI_PARAM_LGWIN]: BROTLI_WINDOW },
+    },
   })
   app.useGlobalFilters(new ProblemFilter())
   let description = openApi

@@ -4,6 +4,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { UnitsOfShop } from '../state/UnitsOfShop'
 import { api, problemText } from '../state/api'
+import { hasDrafts } from '../state/draftKeys'
 import { notice } from '../state/notice'
 import { Brand } from '../parts/Brand'
 import { RightsNote } from '../parts/RightsNote'
@@ -17,7 +18,7 @@ import { MachineTicket } from './MachineTicket'
 import { NewMachine } from './NewMachine'
 import { ShopForm } from './ShopForm'
 
-/** Not needed for the first sight of the shop. */
+/** Brings what reads plans, which the shop itself does not need. */
 const UnsentHere = lazy(() => import('./UnsentHere').then((m) => ({ default: m.UnsentHere })))
 
 /** The machines of a shop, each with its state and next step. */
@@ -89,7 +90,7 @@ export function ShopScreen() {
                 <NewMachine shopId={shopId} first />
               </section>
             )}
-            {machines && (
+            {machines && hasDrafts() && (
               <Suspense fallback={null}>
                 <UnsentHere machines={machines} />
               </Suspense>

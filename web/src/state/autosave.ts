@@ -1,6 +1,6 @@
 import { mergePlans, planDifference } from '@zesty/core'
 import { conflictSchema, conversionSchema, problemSchema, type Conversion, type Problem } from '@zesty/core/http'
-import { createListenerMiddleware, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
+import { createListenerMiddleware, isAction, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import {
   changed,
   conflicted,
@@ -29,6 +29,21 @@ type State = { plan: { open: OpenPlan | undefined } }
 
 const edits = isAnyOf(changed, undone, redone, settled, opened)
 
+/** After these the browser is given what the server lacks; while it waits for the server too, for a browser may be told to forget. */
+const toHold = isAnyOf(
+  changed,
+  undone,
+  redone,
+  settled,
+  typedRead,
+  typedUnread,
+  fieldsRefused,
+  mergedIn,
+  kept,
+  (action: unknown): action is ReturnType<typeof keepingChanged> =>
+    isAction(action) && keepingChanged.match(action) && action.payload.state === 'waiting',
+)
+
 /** The middleware that keeps the open plan: in this browser at once, on the server after a pause. One for each store. */
 export function autosaving() {
   const autosave = createListenerMiddleware<State>()
@@ -40,19 +55,7 @@ export function autosaving() {
   let underWay: Promise<Then> = Promise.resolve('go on')
 
   autosave.startListening({
-    // While it waits for the server too: a browser may be told to forget meanwhile.
-    matcher: isAnyOf(
-      changed,
-      undone,
-      redone,
-      settled,
-      typedRead,
-      typedUnread,
-      fieldsRefused,
-      mergedIn,
-      kept,
-      keepingChanged,
-    ),
+    matcher: toHold,
     effect: (_action, store) => {
       const { open } = store.getState().plan
       if (!open) return

@@ -1,5 +1,6 @@
 import { readPlan, type Plan } from '@zesty/core'
 import { browserStorage } from './browserStorage'
+import { draftKey, readDraftKey } from './draftKeys'
 import type { OpenPlan, TypedTexts } from './planSlice'
 import { tab } from './tab'
 
@@ -15,8 +16,7 @@ export interface Draft {
   typed: TypedTexts
 }
 
-const PREFIX = 'zesty.draft.'
-const keyOf = ({ conversionId, tab: of }: Pick<Draft, 'conversionId' | 'tab'>) => `${PREFIX}${conversionId}.${of}`
+const keyOf = ({ conversionId, tab: of }: Pick<Draft, 'conversionId' | 'tab'>) => draftKey(conversionId, of)
 
 /** Whether everything that is not on the server is kept in this browser now. */
 export function writeDraft({ id, revision, plan, keptPlan, typed }: OpenPlan): boolean {
@@ -35,17 +35,17 @@ export const removeDraft = (draft: Pick<Draft, 'conversionId' | 'tab'>): void =>
 export const readDrafts = (): Draft[] =>
   browserStorage
     .keys()
-    .filter((key) => key.startsWith(PREFIX))
     .flatMap((key) => readDraft(key) ?? [])
     .sort((a, b) => b.at.localeCompare(a.at))
 
 function readDraft(key: string): Draft | undefined {
-  const [conversionId = '', of = ''] = key.slice(PREFIX.length).split('.')
+  const of = readDraftKey(key)
+  if (!of) return undefined
   try {
     const { at, baseRevision, plan, typed } = JSON.parse(browserStorage.read(key) ?? '') as Partial<Draft>
     const read = readPlan(plan)
     return typeof baseRevision === 'number' && read.ok
-      ? { conversionId, tab: of, at: at ?? '', baseRevision, plan: read.value, typed: typed ?? {} }
+      ? { ...of, at: at ?? '', baseRevision, plan: read.value, typed: typed ?? {} }
       : undefined
   } catch {
     return undefined
