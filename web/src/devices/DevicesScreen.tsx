@@ -4,6 +4,7 @@ import { Brand } from '../parts/Brand'
 import { momentOf } from '../parts/moment'
 import { ShopsNav } from '../parts/ShopsNav'
 import { api, problemText } from '../state/api'
+import { accessApi } from './accessApi'
 import { pageKeeping, type PageKeeping } from '../state/keepsPage'
 import { notice } from '../state/notice'
 import { rightsWords } from './deviceWords'
@@ -69,7 +70,7 @@ function AtComputer({ who }: { who: { address?: string | undefined } }) {
 
 function LetIn() {
   // What comes in on a phone shows here without asking.
-  const { data: devices } = api.useDevicesQuery(undefined, { pollingInterval: 3000 })
+  const { data: devices } = accessApi.useDevicesQuery(undefined, { pollingInterval: 3000 })
   return (
     <section className="sheet flex flex-col gap-2">
       <h2 className="h-part">Let in</h2>
@@ -84,7 +85,7 @@ function LetIn() {
 }
 
 function DeviceLine({ device }: { device: Device }) {
-  const [withdraw] = api.useWithdrawMutation()
+  const [withdraw] = accessApi.useWithdrawMutation()
   const { name, person, rights, conversionId, lastSeenAt } = device
   return (
     <li className="flex flex-wrap items-center gap-3 border-t border-rule py-1.5 first:border-0">
@@ -126,7 +127,7 @@ function Withheld() {
 }
 
 function ThisDevice({ name, rights }: { name: string; rights: Device['rights'] }) {
-  const [leave] = api.useLeaveMutation()
+  const [leave] = accessApi.useLeaveMutation()
   return (
     <section className="sheet flex flex-col gap-2">
       <h2 className="h-part">This is {name}</h2>

@@ -2,13 +2,14 @@ import type { DeviceRights, Invitation } from '@zesty/core/http'
 import { RadioGroup } from 'radix-ui'
 import { useEffect, useId, useState } from 'react'
 import { api, problemText } from '../state/api'
+import { accessApi } from './accessApi'
 import { rightsWords } from './deviceWords'
 
 /** Chooses what a device may do, then shows the way in: a picture for its camera, and six words. */
 export function Invite() {
   const [rights, setRights] = useState<DeviceRights>('measure')
   const [conversionId, setConversionId] = useState('')
-  const [invite, { data, error, isLoading, reset }] = api.useInviteMutation()
+  const [invite, { data, error, isLoading, reset }] = accessApi.useInviteMutation()
   if (data) return <WayIn invitation={data} onDone={reset} />
   return (
     <section className="sheet flex flex-col gap-3">

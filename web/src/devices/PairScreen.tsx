@@ -1,6 +1,7 @@
 import { useId, useState, type SyntheticEvent } from 'react'
 import { Brand } from '../parts/Brand'
-import { api, problemText } from '../state/api'
+import { problemText } from '../state/api'
+import { accessApi } from './accessApi'
 
 /** The six words stand behind the address's mark when the picture was taken by a phone. */
 const wordsInAddress = (): string => decodeURIComponent(window.location.hash.slice(1)).replaceAll('-', ' ')
@@ -26,7 +27,7 @@ export function PairScreen() {
 function ByWords() {
   const [words, setWords] = useState(wordsInAddress)
   const [deviceName, setDeviceName] = useState(likelyName)
-  const [pair, { error, isLoading }] = api.usePairMutation()
+  const [pair, { error, isLoading }] = accessApi.usePairMutation()
   const submit = async (event: SyntheticEvent) => {
     event.preventDefault()
     if ('data' in (await pair({ words, deviceName }))) window.location.assign('/')
@@ -56,7 +57,7 @@ function ByName() {
   const [name, setName] = useState('')
   const [passphrase, setPassphrase] = useState('')
   const [deviceName, setDeviceName] = useState(likelyName)
-  const [signIn, { error, isLoading }] = api.useSignInMutation()
+  const [signIn, { error, isLoading }] = accessApi.useSignInMutation()
   const submit = async (event: SyntheticEvent) => {
     event.preventDefault()
     if ('data' in (await signIn({ name, passphrase, deviceName }))) window.location.assign('/')

@@ -1,12 +1,13 @@
 import type { DeviceRights } from '@zesty/core/http'
 import { useId, useState, type SyntheticEvent } from 'react'
-import { api, problemText } from '../state/api'
+import { problemText } from '../state/api'
+import { accessApi } from './accessApi'
 import { rightsWords } from './deviceWords'
 
 /** Names with a pass-phrase, where a shop wants to know who did what. */
 export function People() {
-  const { data: people = [] } = api.usePeopleQuery(undefined)
-  const [remove] = api.useRemovePersonMutation()
+  const { data: people = [] } = accessApi.usePeopleQuery(undefined)
+  const [remove] = accessApi.useRemovePersonMutation()
   const [adding, setAdding] = useState(false)
   return (
     <section className="sheet flex flex-col gap-2">
@@ -48,7 +49,7 @@ function NewPerson({ onDone }: { onDone: () => void }) {
   const [name, setName] = useState('')
   const [passphrase, setPassphrase] = useState('')
   const [rights, setRights] = useState<DeviceRights>('measure')
-  const [add, { error, isLoading }] = api.useAddPersonMutation()
+  const [add, { error, isLoading }] = accessApi.useAddPersonMutation()
   const submit = async (event: SyntheticEvent) => {
     event.preventDefault()
     if ('data' in (await add({ name, passphrase, rights }))) onDone()

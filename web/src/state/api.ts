@@ -1,12 +1,9 @@
 import {
   conversionSchema,
-  deviceSchema,
-  invitationSchema,
   judgedConversionSchema,
   keptItemSchema,
   libraryLineSchema,
   machineLineSchema,
-  personSchema,
   problemSchema,
   revisionLineSchema,
   revisionSchema,
@@ -15,10 +12,6 @@ import {
   shopSchema,
   takenInSchema,
   whoSchema,
-  type NewInvitation,
-  type NewPerson,
-  type Pair,
-  type SignIn,
   type NewConversion,
   type NewShop,
   type ShopChange,
@@ -48,36 +41,6 @@ export const api = createApi({
   catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
   endpoints: (b) => ({
     who: b.query({ query: (): string => 'access/me', responseSchema: whoSchema }),
-    leave: b.mutation<null, undefined>({ query: () => ({ url: 'access/me', method: 'DELETE' }) }),
-    pair: b.mutation<null, Pair>({ query: (body) => ({ url: 'access/pair', method: 'POST', body }) }),
-    signIn: b.mutation<null, SignIn>({ query: (body) => ({ url: 'access/sign-in', method: 'POST', body }) }),
-    invite: b.mutation({
-      query: (body: NewInvitation) => ({ url: 'access/invitations', method: 'POST', body }),
-      responseSchema: invitationSchema,
-    }),
-    devices: b.query({
-      query: (): string => 'access/devices',
-      responseSchema: z.array(deviceSchema),
-      providesTags: ['Device'],
-    }),
-    withdraw: b.mutation<null, string>({
-      query: (id) => ({ url: `access/devices/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Device'],
-    }),
-    people: b.query({
-      query: (): string => 'access/people',
-      responseSchema: z.array(personSchema),
-      providesTags: ['Person'],
-    }),
-    addPerson: b.mutation({
-      query: (body: NewPerson) => ({ url: 'access/people', method: 'POST', body }),
-      responseSchema: personSchema,
-      invalidatesTags: ['Person'],
-    }),
-    removePerson: b.mutation<null, string>({
-      query: (id) => ({ url: `access/people/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Person', 'Device'],
-    }),
     // They change only with the application.
     rule: b.query({
       query: (id: string) => `rules/${id}`,
