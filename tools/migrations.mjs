@@ -9,9 +9,12 @@ const migrationsFolder = join(root, 'server', 'migrations')
 
 /** @typedef {{tag: string, when: number}} Migration */
 
-/** Every migration of this release, in order. @returns {Migration[]} */
+/** @type {Migration[] | undefined} */
+let journal
+
+/** Every migration of this release, in order; read once, for a server that has dropped root may not be able to later. @returns {Migration[]} */
 export const allMigrations = () =>
-  JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')).entries
+  (journal ??= JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')).entries)
 
 /** The newest migration that a database has; undefined where it has none. @param {import('pg').Client} client @returns {Promise<Migration | undefined>} */
 export async function appliedMigration(client) {
