@@ -11,7 +11,7 @@ export const ADMIN = 'zesty'
 const OWNER = 'zesty_owner'
 /** Reads and writes rows; the role that serves. */
 const SERVING = 'zesty_serving'
-export const DATABASE = 'zesty'
+const DATABASE = 'zesty'
 
 /** A text in a file for the service user alone, there whole or not at all. @param {string} file @param {() => string} make */
 export function kept(file, make) {

@@ -3,10 +3,18 @@ import { spawn, spawnSync } from 'node:child_process'
 import { chownSync, mkdirSync } from 'node:fs'
 import { Trouble } from './trouble.mjs'
 
+/** Ids that were found; one that is missing may come with a package that is installed meanwhile. @type {Map<string, number>} */
+const found = new Map()
+
 /** @param {string} user @param {string} flag */
-const idOf = (user, flag) => {
+function idOf(user, flag) {
+  const asked = `${flag} ${user}`
+  const known = found.get(asked)
+  if (known !== undefined) return known
   const { status, stdout } = spawnSync('id', [flag, user], { encoding: 'utf8' })
-  return status === 0 ? Number(stdout) : undefined
+  if (status !== 0) return undefined
+  found.set(asked, Number(stdout))
+  return Number(stdout)
 }
 
 /**

@@ -18,6 +18,8 @@ const TRIES_ALL = 100
 /** A device is noted as seen at most so often. */
 const SEEN_MS = MINUTE_MS
 
+const STRANGE_WORDS = 'These words let nobody in: they hold once, for ten minutes. Have new ones shown at the computer.'
+
 /** What is known of a device that is let in. */
 const known = {
   id: devices.id,
@@ -96,23 +98,14 @@ export class AccessService {
   /** Lets a device in for the words it was told, once. Returns what it shows from then on. */
   async pair({ words, deviceName }: Pair, origin: string): Promise<string> {
     await this.mayTry(origin)
-    return this.db
-      .transaction(async (tx) => {
-        const [used] = await tx
-          .delete(invitations)
-          .where(and(eq(invitations.codeHash, hashOf(wordsMeant(words))), gt(invitations.expiresAt, new Date())))
-          .returning()
-        if (!used) return undefined
-        return admit(tx, deviceName, { rights: used.rights, conversionId: used.conversionId })
-      })
-      .then(
-        (token) =>
-          token ??
-          this.refused(
-            origin,
-            'These words let nobody in: they hold once, for ten minutes. Have new ones shown at the computer.',
-          ),
-      )
+    const token = await this.db.transaction(async (tx) => {
+      const [used] = await tx
+        .delete(invitations)
+        .where(and(eq(invitations.codeHash, hashOf(wordsMeant(words))), gt(invitations.expiresAt, new Date())))
+        .returning()
+      return used && admit(tx, deviceName, { rights: used.rights, conversionId: used.conversionId })
+    })
+    return token ?? this.refused(origin, STRANGE_WORDS)
   }
 
   /** Lets a device in for a name and its pass-phrase. */

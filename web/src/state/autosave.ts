@@ -18,7 +18,7 @@ import {
   type OpenPlan,
   type RefusedField,
 } from './planSlice'
-import { writeDraft } from './draft'
+import { isOnServer, writeDraft } from './draft'
 import { refusedFields } from './refusedFields'
 
 /** Quiet time after an edit before it is sent. */
@@ -97,9 +97,6 @@ type Answer =
 
 /** What is to be done after a save: look whether more is to be sent, now or in so many milliseconds, or nothing. */
 type Then = 'go on' | 'refused' | number
-
-const isOnServer = ({ plan, keptPlan, typed }: OpenPlan): boolean =>
-  plan === keptPlan && Object.keys(typed).length === 0
 
 /** Sends a plan and puts the answer into the store; remembers the saves that got none, for the server may have them. */
 function keeper() {

@@ -18,10 +18,15 @@ export interface Draft {
 
 const keyOf = ({ conversionId, tab: of }: Pick<Draft, 'conversionId' | 'tab'>) => draftKey(conversionId, of)
 
+/** Whether the server has everything that was typed. */
+export const isOnServer = ({ plan, keptPlan, typed }: OpenPlan): boolean =>
+  plan === keptPlan && Object.keys(typed).length === 0
+
 /** Whether everything that is not on the server is kept in this browser now. */
-export function writeDraft({ id, revision, plan, keptPlan, typed }: OpenPlan): boolean {
+export function writeDraft(open: OpenPlan): boolean {
+  const { id, revision, plan, typed } = open
   const own = { conversionId: id, tab }
-  if (plan === keptPlan && Object.keys(typed).length === 0) {
+  if (isOnServer(open)) {
     browserStorage.remove(keyOf(own))
     return true
   }
