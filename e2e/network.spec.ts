@@ -1,5 +1,7 @@
+import type { Page } from '@playwright/test'
 import { newData, removed, started, stopped } from '../tools/campaign/running.mjs'
 import { expect, kept, test, type } from './shopFixture'
+import { throughProxy } from './throughProxy'
 
 /** Chromium takes such a name for this machine, and a page under it for one that came safely. */
 const NAME = 'shed.localhost'
@@ -15,14 +17,59 @@ test.afterAll(async () => {
   await removed(data)
 })
 
-test('a phone is let in once, works without a network, and is a stranger when it is withdrawn', async ({ browser }) => {
-  const computer = await browser.newPage()
+/** Six words, as the computer shows them to whoever is to be let in. */
+async function wordsFrom(computer: Page): Promise<string> {
   await computer.goto(`${server.url}/devices`)
   await computer.getByRole('radio', { name: /^Everything/ }).click()
   await computer.getByRole('button', { name: 'Let a device in' }).click()
+  return (await computer.getByTestId('words').textContent()) ?? ''
+}
+
+test('a new version of the page is offered and taken when the person says so, not before', async ({ browser }) => {
+  const computer = await browser.newPage()
+  const words = await wordsFrom(computer)
+  const proxy = await throughProxy(server.port + 1)
+  const pocket = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const phone = await pocket.newPage()
+  await phone.goto(`http://${NAME}:${proxy.port}/`)
+  await phone.getByLabel('Six words').fill(words)
+  await phone.getByLabel('What to call this device').fill('Phone with the old page')
+  await phone.getByRole('button', { name: 'Let it in' }).click()
+  await phone
+    .getByRole('link', { name: /^Gap-bed lathe/ })
+    .first()
+    .click()
+  await phone.waitForURL('**/conversions/**')
+  const id = /conversions\/([^/]+)/.exec(phone.url())?.[1] ?? ''
+  await phone.goto(`http://${NAME}:${proxy.port}/conversions/${id}/motor`)
+  await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await phone.reload()
+  const offer = phone.getByRole('button', { name: 'Take it' })
+  await expect(phone.getByLabel('Frame')).toBeVisible()
+  await expect(offer).toHaveCount(0)
+
+  proxy.release()
+  await phone.evaluate(() => navigator.serviceWorker.ready.then((registration) => registration.update()))
+  await expect(offer).toBeVisible()
+  // In the middle of typing: the page stays as it is, and goes on keeping.
+  const loaded = await phone.evaluate(() => performance.timeOrigin)
+  await type(phone, 'Frame', '100L')
+  await kept(phone)
+  expect(await phone.evaluate(() => performance.timeOrigin)).toBe(loaded)
+
+  await Promise.all([phone.waitForEvent('load'), offer.click()])
+  await expect(phone.getByLabel('Frame')).toHaveValue('100L')
+  await expect(offer).toHaveCount(0)
+  await pocket.close()
+  await computer.close()
+  proxy.close()
+})
+
+test('a phone is let in once, works without a network, and is a stranger when it is withdrawn', async ({ browser }) => {
+  const computer = await browser.newPage()
+  const words = await wordsFrom(computer)
   await expect(computer.getByAltText(/for the camera/)).toBeVisible()
   await expect(computer.getByText('Not encrypted')).toBeVisible()
-  const words = (await computer.getByTestId('words').textContent()) ?? ''
   expect(words.split(' ')).toHaveLength(6)
 
   const pocket = await browser.newContext({ viewport: { width: 390, height: 844 } })

@@ -79,7 +79,8 @@ export async function start(args) {
     databaseUrl: cluster.urls.serving,
     ownerUrl: cluster.urls.owner,
     openApiFile,
-    webRoot: readableByService(webRoot, cluster.home),
+    webRoot: readableByService(webRoot, 'web', cluster.home),
+    docsRoot: readableByService(join(root, 'node_modules', 'swagger-ui-dist'), 'docs', cluster.home),
     migrations: join(root, 'server', 'migrations'),
     demoFolder: join(root, 'demo'),
     samplesFolder: join(root, 'samples'),
@@ -120,12 +121,12 @@ function stopWhenTold(serving, cluster) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop())
 }
 
-/** The page's files where the service user may read them: a copy beside the data where they lie in a closed folder. @param {string} webRoot @param {string | undefined} home */
-function readableByService(webRoot, home) {
-  if (home === undefined || serviceMay('r', join(webRoot, 'index.html'))) return webRoot
-  const copy = join(home, 'web')
+/** A page's files where the service user may read them: a copy beside the data where they lie in a closed folder. @param {string} folder @param {string} name @param {string | undefined} home */
+function readableByService(folder, name, home) {
+  if (home === undefined || serviceMay('r', join(folder, 'index.html'))) return folder
+  const copy = join(home, name)
   rmSync(copy, { recursive: true, force: true })
-  cpSync(webRoot, copy, { recursive: true })
+  cpSync(folder, copy, { recursive: true })
   for (const name of ['', ...readdirSync(copy, { recursive: true, encoding: 'utf8' })]) handOver(join(copy, name))
   return copy
 }

@@ -32,6 +32,8 @@ export interface ApplicationOptions {
   release: string
   /** Folder of the built page; without it only the API is served. */
   webRoot?: string
+  /** Folder of the page that describes the API, where it is not the package's own. */
+  docsRoot?: string
   /** How other machines reach it, where the person wishes that they do. */
   network?: Network
   /** The description of the API, as it was written by the build: to make it takes a second. */
@@ -39,7 +41,8 @@ export interface ApplicationOptions {
 }
 
 /** The whole application, ready to listen. */
-export async function createApplication({ db, samples, release, webRoot, network, openApi }: ApplicationOptions) {
+export async function createApplication(options: ApplicationOptions) {
+  const { db, samples, release, webRoot, docsRoot, network, openApi } = options
   const adapter = new QuickAdapter(BODY_LIMIT)
   const app = await NestFactory.create<NestFastifyApplication>(AppModule.of(db, samples, release, network), adapter, {
     bodyParser: false,
@@ -63,6 +66,7 @@ export async function createApplication({ db, samples, release, webRoot, network
   // The types of the library know no later version than 3.0.
   SwaggerModule.setup('api/docs', app, () => JSON.parse(described().toString()) as OpenAPIObject, {
     customSiteTitle: 'Zesty Lathe API',
+    ...(docsRoot === undefined ? {} : { customSwaggerUiPath: docsRoot }),
     customCss: '.topbar { display: none }',
     jsonDocumentUrl: 'api/docs-json-of-the-page',
   })

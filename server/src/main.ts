@@ -20,6 +20,8 @@ export interface ServeOptions {
   /** Opens the database for one who may change its tables; the same unless given. */
   ownerUrl?: string
   webRoot: string
+  /** Holds the files of the page that describes the API. */
+  docsRoot?: string
   migrations: string
   demoFolder: string
   /** Holds the motors and drives that ship. */
@@ -43,6 +45,7 @@ export async function serve({
   databaseUrl,
   ownerUrl,
   webRoot,
+  docsRoot,
   migrations,
   demoFolder,
   samplesFolder,
@@ -60,6 +63,7 @@ export async function serve({
       samples,
       release: releaseOfThis(),
       webRoot,
+      ...(docsRoot === undefined ? {} : { docsRoot }),
       ...(openApiFile === undefined ? {} : { openApi: readFileSync(openApiFile) }),
       ...(opened ? { network: opened.network } : {}),
     })

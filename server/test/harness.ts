@@ -26,7 +26,9 @@ export interface Harness {
 }
 
 /** The whole application on a database of its own, in the PostgreSQL that `./zesty check` has started. */
-export async function harness(options: { webRoot?: string; network?: Network } = {}): Promise<Harness> {
+export async function harness(
+  options: { webRoot?: string; docsRoot?: string; network?: Network } = {},
+): Promise<Harness> {
   const url = await freshDatabase()
   const database = await openDatabase(url, migrations)
   const { app, handler, routes } = await createApplication({ db: database.db, samples, release: 'test', ...options })

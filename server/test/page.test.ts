@@ -23,7 +23,8 @@ beforeAll(async () => {
   writeFileSync(join(folder, 'assets', 'main-abc.js.gz'), gzipSync(script))
   writeFileSync(join(folder, 'assets', 'plain.js'), 'small')
   writeFileSync(join(folder, '..', 'secret-beside-the-page.txt'), 'not for anybody')
-  h = await harness({ webRoot: folder })
+  writeFileSync(join(folder, 'swagger-ui-bundle.js'), script)
+  h = await harness({ webRoot: folder, docsRoot: folder })
   await h.app.listen(0, '127.0.0.1')
   port = (h.app.getHttpServer() as { address: () => AddressInfo }).address().port
 })
@@ -119,4 +120,9 @@ describe('what the API answers', () => {
     const small = await ask(`/api/shops/${shop.id}`, { 'accept-encoding': 'gzip' })
     expect([small.status, small.headers['content-encoding']]).toEqual([200, undefined])
   })
+})
+
+test('the page of the API has its files from the folder it is told', async () => {
+  const { status, body } = await ask('/api/docs/swagger-ui-bundle.js')
+  expect([status, body.toString()]).toEqual([200, script])
 })
