@@ -20,12 +20,12 @@ export async function kills({ kills: count }) {
     for (let kill = 0; kill < count; kill += 1) {
       let going = true
       const write = async (/** @type {{id: string, plan: object}} */ { id, plan }) => {
-        let { revision } = (await ask(`${url}/api/conversions/${id}`)).body
         const kept = acknowledged.get(id) ?? new Map()
         acknowledged.set(id, kept)
-        while (going) {
-          const powerW = 100 + ((saves * 7 + kill) % 5000)
-          try {
+        try {
+          let { revision } = (await ask(`${url}/api/conversions/${id}`)).body
+          while (going) {
+            const powerW = 100 + ((saves * 7 + kill) % 5000)
             const answer = await ask(`${url}/api/conversions/${id}`, 'PUT', {
               baseRevision: revision,
               plan: { ...plan, motor: { powerW } },
@@ -35,9 +35,9 @@ export async function kills({ kills: count }) {
               kept.set(revision, powerW)
               saves += 1
             } else if (answer.status >= 500 && answer.status !== 503) faults += 1
-          } catch {
-            return
           }
+        } catch {
+          // It was killed before it answered.
         }
       }
       const writing = machines.map(write)
