@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import {
   CONVERSION_FORMAT,
-  evaluate,
+  advise,
   readConversionFile,
   readPlan,
   report,
@@ -47,7 +47,7 @@ export function evaluateFiles(args: string[]): number {
       code = complain(plan)
       continue
     }
-    const evaluation = evaluate(plan)
+    const evaluation = advise(plan)
     if (args.includes('--text'))
       process.stdout.write(`${alone ? '' : `== ${file}\n`}${report(plan, evaluation, system)}${alone ? '' : '\n'}`)
     else process.stdout.write(`${alone ? JSON.stringify(evaluation, null, 2) : JSON.stringify({ file, evaluation })}\n`)

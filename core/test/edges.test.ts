@@ -12,7 +12,9 @@ type Says = Finding['severity'] | 'none'
 type Edge = [what: string, id: string, before: Patch, says: Says, after: Patch, saysThen: Says]
 
 const of = (id: string, patch: Patch): Says =>
-  evaluate(spoiled(...patch)).findings.find((f) => f.id === id || f.id.startsWith(`${id}/`))?.severity ?? 'none'
+  evaluate(spoiled(...patch)).findings.find(
+    (f) => f.id === id || (f.id.startsWith(`${id}/`) && !f.id.endsWith('-elsewhere')),
+  )?.severity ?? 'none'
 
 const [onB] = soundPlan().survey.positions[1]?.transmission ?? []
 const belt = (measured: Partial<TransmissionStage>): Patch => [
@@ -321,9 +323,17 @@ const edges: Edge[] = [
   [
     'output just enough',
     'drive.output-too-small',
-    [set('drive.ratedOutputA', 6)],
+    [set('drive.ratedOutputA', 5.82)],
     'none',
-    [set('drive.ratedOutputA', 5.9)],
+    [set('drive.ratedOutputA', 5.81)],
+    'watch',
+  ],
+  [
+    'output a tenth short',
+    'drive.output-too-small',
+    [set('drive.ratedOutputA', 5.4)],
+    'watch',
+    [set('drive.ratedOutputA', 5.39)],
     'stop',
   ],
   [
@@ -385,9 +395,9 @@ const edges: Edge[] = [
   [
     'a value read two hundredths off the card',
     'settings.differs-from-card',
-    [set('settings.inDrive.maximumHz', 88.3)],
+    [set('settings.inDrive.ratedCurrentA', 5.89)],
     'none',
-    [set('settings.inDrive.maximumHz', 88.1)],
+    [set('settings.inDrive.ratedCurrentA', 5.87)],
     'watch',
   ],
   [
@@ -470,7 +480,7 @@ const edges: Edge[] = [
     'spindle.wheel-over-mark',
     [...onlyHolder({ kind: 'wheel', markedRpm: 1085 }), set('settings.chosen.maximumHz', 90)],
     'none',
-    [...onlyHolder({ kind: 'wheel', markedRpm: 1084 }), set('settings.chosen.maximumHz', 90)],
+    [...onlyHolder({ kind: 'wheel', markedRpm: 1083 }), set('settings.chosen.maximumHz', 90)],
     'stop',
   ],
   [
@@ -533,9 +543,9 @@ const edges: Edge[] = [
   [
     'leakage a plug may carry',
     'drive.leakage',
-    [set('drive.filterFarad', 4.8e-8)],
+    [set('drive.filterFarad', 4.8e-8), set('supply.secondEarth', undefined)],
     'none',
-    [set('drive.filterFarad', 4.9e-8)],
+    [set('drive.filterFarad', 4.9e-8), set('supply.secondEarth', undefined)],
     'watch',
   ],
 ]

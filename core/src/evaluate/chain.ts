@@ -1,5 +1,5 @@
 import { fluxLimits } from '../data/fluxLimits'
-import { severities, type Finding, type Severity } from '../findings/finding'
+import { severities, type Finding, type JudgedLine, type Severity } from '../findings/finding'
 import { chainLinkIds, chainLinks, type ChainLinkId } from '../stages/chainLinks'
 import type { Connection } from '../plan'
 import { amount, amps, hertz, newtonMetres, printNumber, rpm, message, volts, type Message } from '../quantities'
@@ -9,7 +9,7 @@ import { numberOf } from '../facts/figure'
 export interface ChainLink {
   id: ChainLinkId
   name: string
-  /** The worst finding on this link, `ok` without one, `open` while its main numbers are unknown. */
+  /** The worst finding on this link, `ok` without one, `open` while its main numbers are unknown or something due on it that is dangerous is not judged. */
   state: Severity | 'ok' | 'open'
   headline: Message
   detail: Message
@@ -114,14 +114,15 @@ function spindle({ speeds }: Facts): Text {
 const texts: Record<ChainLinkId, (facts: Facts) => Text> = { wall, drive: driveText, motor: motorText, belts, spindle }
 
 /** The chain from wall to spindle, with what matters at each link. */
-export const chain = (facts: Facts, findings: readonly Finding[]): ChainLink[] =>
+export const chain = (facts: Facts, findings: readonly Finding[], judged: readonly JudgedLine[]): ChainLink[] =>
   chainLinkIds.map((id) => {
     const { headline, detail, known } = texts[id](facts)
-    const worst = severities.find((s) => findings.some((f) => f.chainLink === id && f.severity === s))
+    const worst = severities.find((s) => findings.some((f) => f.chainLink === id && f.due && f.severity === s))
+    const unjudged = judged.some((j) => j.chainLink === id && j.due && j.danger && j.answer === 'cannot-be-judged')
     return {
       id,
       name: chainLinks[id].name,
-      state: worst === 'stop' || worst === 'watch' ? worst : known ? (worst ?? 'ok') : 'open',
+      state: worst === 'stop' || worst === 'watch' ? worst : known && !unjudged ? (worst ?? 'ok') : 'open',
       headline,
       detail,
     }

@@ -9,10 +9,12 @@ import { relinkingPlan, type RelinkingPlan } from '../facts/motor/relinkingPlan'
 import type { InductionTorque } from '../facts/motor/torqueCurve'
 import type { SettingLine } from '../facts/settings/settingLine'
 import { spindleLimits } from '../facts/spindle/spindleLimits'
-import type { Finding } from '../findings/finding'
+import type { Finding, JudgedLine } from '../findings/finding'
 import { judge } from '../findings/judge'
 import type { Connection, Plan } from '../plan'
+import type { Milestone } from '../stages/milestones'
 import { chain, type ChainLink } from './chain'
+import { nextMilestone } from './nextMilestone'
 import { jobLine, positionLine, type JobLine, type PositionLine } from './positionLine'
 import {
   firstSteps,
@@ -36,6 +38,10 @@ export interface Evaluation {
   /** The way to a first verdict; all done once there is one. */
   firstSteps: FirstStep[]
   findings: Finding[]
+  /** By when things are due now. */
+  comesNext: Milestone
+  /** Every question and its answer: found, good, does not apply, or cannot be judged. */
+  judged: JudgedLine[]
   positions: PositionLine[]
   jobs: JobLine[]
   /** Kind of earth-leakage device the circuit wants. */
@@ -64,7 +70,8 @@ export interface Evaluation {
 export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, memory?: CircuitMemory): Evaluation {
   const ledger = new Ledger(plan)
   const facts = factsOf({ plan, tables, ledger }, memory)
-  const findings = judge(facts)
+  const comesNext = nextMilestone(facts)
+  const { lines, findings } = judge(facts, comesNext)
   const relinking = relinkingPlan(facts)
   const missing = missingFields(plan, ledger.blocked, ledger.figures)
   const steps = firstSteps(plan)
@@ -73,11 +80,13 @@ export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, mem
     figures: ledger.figures,
     blocked: ledger.blocked,
     missing,
-    chain: chain(facts, findings),
+    chain: chain(facts, findings, lines),
     stages: stageStates(missing, findings),
     ...(next ? { next } : {}),
     firstSteps: steps,
     findings,
+    comesNext,
+    judged: lines,
     positions: facts.speeds.positions.map((p) => positionLine(facts, p)),
     jobs: facts.speeds.jobs.map(jobLine),
     limits: spindleLimits(plan)

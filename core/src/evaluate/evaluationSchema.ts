@@ -3,6 +3,8 @@ import { dimensions, type Dimension } from '../quantities'
 import { circuitSchema } from '../motor'
 import { connections, type Connection } from '../plan'
 import { chainLinkIds, type ChainLinkId } from '../stages/chainLinks'
+import { milestoneIds } from '../stages/milestones'
+import { answers } from '../findings/finding'
 import { stageIds, type StageId } from '../stages/stages'
 import type { Blocked, Figure } from '../facts/figure'
 import type { Evaluation } from './evaluate'
@@ -13,6 +15,7 @@ const dimension = oneOf(Object.keys(dimensions) as Dimension[])
 const basis = z.enum(['given', 'measured', 'computed', 'typical'])
 const stage = oneOf(stageIds satisfies readonly StageId[])
 const connection = oneOf(Object.keys(connections) as Connection[])
+const milestone = oneOf(milestoneIds)
 const severity = z.enum(['stop', 'watch', 'note'])
 const count = z.number().int().min(0)
 
@@ -79,12 +82,36 @@ const finding = z.strictObject({
   id: z.string(),
   stage,
   chainLink: oneOf(chainLinkIds),
+  by: milestone,
+  due: z.boolean(),
   severity,
   title: message,
   says: message,
   why: z.string(),
   path: z.string().optional(),
-  remedies: z.array(z.strictObject({ label: message, patch: z.array(change) })),
+  remedies: z.array(
+    z.strictObject({
+      label: message,
+      patch: z.array(change),
+      step: z.boolean().optional(),
+      mains: z.boolean().optional(),
+    }),
+  ),
+  figures: z.array(z.string()),
+})
+
+const judgedLine = z.strictObject({
+  id: z.string(),
+  asks: z.string(),
+  stage,
+  chainLink: oneOf(chainLinkIds),
+  by: milestone,
+  due: z.boolean(),
+  danger: z.boolean(),
+  answer: oneOf(Object.keys(answers) as (keyof typeof answers)[]),
+  severity: severity.optional(),
+  says: message,
+  missing: z.array(z.string()),
   figures: z.array(z.string()),
 })
 
@@ -174,6 +201,8 @@ export const evaluationSchema = z
       z.strictObject({ label: z.string(), text: z.string(), stage, path: z.string().optional(), done: z.boolean() }),
     ),
     findings: z.array(finding),
+    comesNext: milestone,
+    judged: z.array(judgedLine),
     positions: z.array(position),
     jobs: z.array(job),
     earthLeakageType: z.enum(['F', 'B']).optional(),

@@ -71,7 +71,7 @@ export function stageStates(missing: readonly Missing[], findings: readonly Find
   const unknown = new Set(missing.map((m) => m.path))
   return stageIds.map((id) => {
     const lacking = essentialsOf(id).filter((path) => unknown.has(path)).length
-    const here = findings.filter((f) => f.stage === id)
+    const here = findings.filter((f) => f.stage === id && f.due)
     const stops = here.filter((f) => f.severity === 'stop').length
     const watches = here.filter((f) => f.severity === 'watch').length
     const state: StageState = stops > 0 || (lacking === 0 && watches > 0) ? 'attention' : lacking > 0 ? 'open' : 'done'
@@ -117,10 +117,10 @@ export function nextStep(
 ): NextStep | undefined {
   const step = first.find((s) => !s.done)
   if (step) return { stage: step.stage, text: step.text, ...(step.path === undefined ? {} : { path: step.path }) }
-  const stop = findings.find((f) => f.severity === 'stop')
+  const stop = findings.find((f) => f.severity === 'stop' && f.due)
   if (stop) return { stage: stop.stage, text: 'Clear the first stop', findingId: stop.id }
   const lacking = missing.find((m) => stageIds.some((id) => essentialsOf(id).includes(m.path)))
   if (lacking) return { stage: lacking.stage, text: `Fill in: ${lacking.label.toLowerCase()}`, path: lacking.path }
-  const watch = findings.find((f) => f.severity === 'watch')
+  const watch = findings.find((f) => f.severity === 'watch' && f.due)
   return watch ? { stage: watch.stage, text: 'Look at the first watch', findingId: watch.id } : undefined
 }

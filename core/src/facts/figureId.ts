@@ -14,6 +14,8 @@ export const figureKeys = {
     'computedInputA',
     'efficiency',
     'factor',
+    'feedPhases',
+    'feedV',
     'generatingEfficiency',
     'inputA',
     'leakageA',
@@ -141,12 +143,16 @@ export const jobKeys = [
   'wantedRpm',
 ] as const
 
+/** Of one thing that spins. */
+export const holderKeys = ['inertia'] as const
+
 type Keys = typeof figureKeys
 
 type OfSubject = { [S in keyof Keys]: `${S}.${Keys[S][number]}` }[keyof Keys]
 
 export type PositionFigureId = `position.${string}.${(typeof positionKeys)[number]}`
 export type BeltFigureId = `position.${string}.belt${number}.${(typeof beltKeys)[number]}`
+export type HolderFigureId = `holder.${string}.${(typeof holderKeys)[number]}`
 export type JobFigureId = `job.${string}.${(typeof jobKeys)[number]}`
 /** Of a route that is compared with others. */
 export type RouteFigureId = `route.${string}`
@@ -155,4 +161,4 @@ export type SlowFigureId = 'slow.continuousNm' | 'slow.peakNm'
 
 /** What a figure is called. Names that no plan books do not compile. */
 export type FigureId =
-  PlanPath | OfSubject | PositionFigureId | BeltFigureId | JobFigureId | RouteFigureId | SlowFigureId
+  PlanPath | OfSubject | PositionFigureId | BeltFigureId | HolderFigureId | JobFigureId | RouteFigureId | SlowFigureId

@@ -1,10 +1,12 @@
 import type { BeltFacts } from '../facts/belts/beltFacts'
 import { numberOf } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
 import { nextStockPulleys } from '../facts/belts/nextStockPulleys'
-import { set } from '../plan'
+import { set, type TransmissionStage } from '../plan'
 import { amount, newtonMetres, message } from '../quantities'
-import { aboutBelt } from './beltFindings'
-import { judgement, type Remedy, type Verdict } from './finding'
+import { good, lacks } from './answer'
+import { ofEachBelt, waiting } from './beltFindings'
+import { judgement, type Answer, type Remedy } from './finding'
 
 const watts = (value: number) => amount('power', value)
 const newtons = (value: number) => amount('force', value)
@@ -12,93 +14,162 @@ const mm = (value: number) => amount('length', value)
 
 /** Pull at rest over what is wanted, from which bearings suffer. */
 const TOO_TIGHT = 2
+/** On the small pulley of a timing belt. */
+const TEETH_WANTED = 6
 
 /** Whether the belts bear and hold what the motor gives. */
 export const beltLoadFindings = [
-  judgement('belts.too-weak', 'survey', 'belts', ({ belts }) =>
-    belts.flatMap((belt): Verdict[] => {
-      const { capacity, stage, name, id, path } = belt
-      const wanted = capacity?.beltsWanted && numberOf(capacity.beltsWanted)
-      const each = capacity?.beltW && numberOf(capacity.beltW)
-      if (wanted === undefined || each === undefined || stage.belts === undefined || wanted <= stage.belts) return []
-      return [
-        {
-          severity: 'watch',
-          about: aboutBelt(belt),
-          title: message`The belt of ${name} is weak for this motor`,
-          says: message`${stage.belts === 1 ? 'One belt bears' : `${stage.belts} belts bear`} about ${watts(each * stage.belts)} at rated speed; the motor would want ${wanted} side by side.`,
-          why: 'It slips at full load, heats and wears out in months. Larger pulleys in the same ratio make it stronger: the pull is less and the bend is gentler.',
-          remedies: largerPulleys(belt),
-          figures: [`${id}.beltsWanted`, `${id}.beltW`],
-          path: `${path}.belts`,
+  judgement(
+    {
+      id: 'belts.too-weak',
+      asks: 'Belt against the motor’s power',
+      stage: 'survey',
+      chainLink: 'belts',
+      by: 'on-machine',
+    },
+    (facts) =>
+      ofEachBelt(
+        facts,
+        'section',
+        (belt, about) => {
+          const { capacity, stage, name, id, path } = belt
+          if (!capacity) return borne(belt, about)
+          const [wanted, each] = [capacity.beltsWanted, capacity.beltW].map(numberOf)
+          if (wanted === undefined || each === undefined)
+            return waiting(about, `${path}.section`, capacity.beltsWanted, capacity.beltW)
+          if (stage.belts === undefined) return { ...lacks(`${path}.belts`), about }
+          const figures: FigureId[] = [`${id}.beltsWanted`, `${id}.beltW`]
+          if (wanted <= stage.belts)
+            return good(
+              message`${stage.belts === 1 ? 'One belt bears' : `${stage.belts} belts bear`} about ${watts(each * stage.belts)} at rated speed.`,
+              { about, figures },
+            )
+          return {
+            severity: 'watch',
+            about,
+            title: message`The belt of ${name} is weak for this motor`,
+            says: message`${stage.belts === 1 ? 'One belt bears' : `${stage.belts} belts bear`} about ${watts(each * stage.belts)} at rated speed; the motor would want ${wanted} side by side.`,
+            why: 'It slips at full load, heats and wears out in months. Larger pulleys in the same ratio make it stronger: the pull is less and the bend is gentler.',
+            remedies: largerPulleys(belt),
+            figures,
+            path: `${path}.belts`,
+          }
         },
-      ]
-    }),
+        noTiming,
+      ),
   ),
 
-  judgement('belts.slips-at-start', 'survey', 'belts', ({ belts }) =>
-    belts.flatMap((belt): Verdict[] => {
-      const { capacity, name, id, path } = belt
-      const [slips, found] = [capacity?.slipsNm, capacity?.foundN].map((r) => r && numberOf(r))
-      const [start, wanted] = [capacity?.startNm, capacity?.staticTensionN].map((r) => r && numberOf(r))
-      if (slips === undefined || found === undefined || start === undefined || wanted === undefined) return []
-      if (slips >= start) return []
-      return [
-        {
-          severity: 'watch',
-          about: aboutBelt(belt),
-          title: message`The belt of ${name} slips at a start`,
-          says: message`As tight as it is, it holds ${newtonMetres(slips)} on the small pulley; a start can ask ${newtonMetres(start)}. It has ${newtons(found)} a side at rest and wants ${newtons(wanted)}.`,
-          why: 'It squeals, polishes its flanks and throws off. Tighten it, or give the start a longer ramp.',
-          remedies: [],
-          figures: [`${id}.slipsNm`, `${id}.startNm`, `${id}.staticTensionN`],
-          path: `${path}.deflectionForceN`,
+  judgement(
+    { id: 'belts.slips-at-start', asks: 'Belt’s grip at a start', stage: 'survey', chainLink: 'belts', by: 'in-use' },
+    (facts) =>
+      ofEachBelt(
+        facts,
+        'deflectionForceN',
+        (belt, about) => {
+          const { capacity, name, id, path } = belt
+          if (!capacity) return borne(belt, about)
+          const { slipsNm, foundN, startNm, staticTensionN } = capacity
+          const [slips, found, start, wanted] = [slipsNm, foundN, startNm, staticTensionN].map(numberOf)
+          if (slips === undefined || found === undefined || start === undefined || wanted === undefined)
+            return waiting(about, `${path}.deflectionForceN`, slipsNm, foundN, startNm, staticTensionN)
+          const figures: FigureId[] = [`${id}.slipsNm`, `${id}.startNm`, `${id}.staticTensionN`]
+          if (slips >= start)
+            return good(message`It holds ${newtonMetres(slips)}; a start can ask ${newtonMetres(start)}.`, {
+              about,
+              figures,
+            })
+          return {
+            severity: 'watch',
+            about,
+            title: message`The belt of ${name} slips at a start`,
+            says: message`As tight as it is, it holds ${newtonMetres(slips)} on the small pulley; a start can ask ${newtonMetres(start)}. It has ${newtons(found)} a side at rest and wants ${newtons(wanted)}.`,
+            why: 'It squeals, polishes its flanks and throws off. Tighten it, or give the start a longer ramp.',
+            figures,
+            path: `${path}.deflectionForceN`,
+          }
         },
-      ]
-    }),
+        noTiming,
+      ),
   ),
 
-  judgement('belts.too-tight', 'survey', 'belts', ({ belts }) =>
-    belts.flatMap((belt): Verdict[] => {
-      const { capacity, name, id, path } = belt
-      const found = capacity?.foundN && numberOf(capacity.foundN)
-      const wanted = capacity && numberOf(capacity.staticTensionN)
-      if (found === undefined || wanted === undefined || found <= TOO_TIGHT * wanted) return []
-      return [
-        {
-          severity: 'watch',
-          about: aboutBelt(belt),
-          title: message`The belt of ${name} is too tight`,
-          says: message`${newtons(found)} a side at rest; ${newtons(wanted)} hold a start.`,
-          why: 'It whines, and wears out bearings that nobody meant to change.',
-          remedies: [],
-          figures: [`${id}.foundN`, `${id}.staticTensionN`],
-          path: `${path}.deflectionForceN`,
+  judgement(
+    {
+      id: 'belts.too-tight',
+      asks: 'Belt tension against its bearings',
+      stage: 'survey',
+      chainLink: 'belts',
+      by: 'in-use',
+    },
+    (facts) =>
+      ofEachBelt(
+        facts,
+        'deflectionForceN',
+        (belt, about) => {
+          const { capacity, name, id, path } = belt
+          if (!capacity) return borne(belt, about)
+          const [found, wanted] = [capacity.foundN, capacity.staticTensionN].map(numberOf)
+          if (found === undefined || wanted === undefined)
+            return waiting(about, `${path}.deflectionForceN`, capacity.foundN, capacity.staticTensionN)
+          const figures: FigureId[] = [`${id}.foundN`, `${id}.staticTensionN`]
+          if (found <= TOO_TIGHT * wanted)
+            return good(message`${newtons(found)} a side at rest where ${newtons(wanted)} hold a start.`, {
+              about,
+              figures,
+            })
+          return {
+            severity: 'watch',
+            about,
+            title: message`The belt of ${name} is too tight`,
+            says: message`${newtons(found)} a side at rest; ${newtons(wanted)} hold a start.`,
+            why: 'It whines, and wears out bearings that nobody meant to change.',
+            figures,
+            path: `${path}.deflectionForceN`,
+          }
         },
-      ]
-    }),
+        noTiming,
+      ),
   ),
 
-  judgement('belts.teeth-in-mesh', 'survey', 'belts', ({ belts }) =>
-    belts.flatMap((belt): Verdict[] => {
-      const { geometry, name, id, path, pulleys } = belt
-      const inMesh = geometry?.teethInMesh && numberOf(geometry.teethInMesh)
-      if (inMesh === undefined || inMesh >= 6) return []
-      return [
-        {
-          severity: 'watch',
-          about: aboutBelt(belt),
-          title: message`Few teeth hold the timing belt of ${name}`,
-          says: message`${inMesh} in mesh on the small pulley; six are wanted.`,
-          why: 'It jumps under load, and jumping strips it.',
-          remedies: [],
-          figures: [`${id}.inMesh`],
-          path: `${path}.${pulleys.driverIsSmall ? 'driverMm' : 'drivenMm'}`,
+  judgement(
+    { id: 'belts.teeth-in-mesh', asks: 'Teeth in mesh', stage: 'survey', chainLink: 'belts', by: 'on-machine' },
+    (facts) =>
+      ofEachBelt(
+        facts,
+        'section',
+        ({ geometry, name, id, path, pulleys, stage }, about) => {
+          const inMesh = geometry?.teethInMesh && numberOf(geometry.teethInMesh)
+          if (inMesh === undefined)
+            return waiting(
+              about,
+              stage.section === undefined ? `${path}.section` : `${path}.centreMm`,
+              geometry?.teethInMesh,
+            )
+          if (inMesh >= TEETH_WANTED)
+            return good(message`${inMesh} in mesh; six are wanted.`, { about, figures: [`${id}.inMesh`] })
+          return {
+            severity: 'watch',
+            about,
+            title: message`Few teeth hold the timing belt of ${name}`,
+            says: message`${inMesh} in mesh on the small pulley; six are wanted.`,
+            why: 'It jumps under load, and jumping strips it.',
+            figures: [`${id}.inMesh`],
+            path: `${path}.${pulleys.driverIsSmall ? 'driverMm' : 'drivenMm'}`,
+          }
         },
-      ]
-    }),
+        onlyTiming,
+      ),
   ),
 ]
+
+const noTiming = ({ kind }: TransmissionStage) =>
+  kind === 'timing-belt' ? 'What a timing belt bears and how tight it stands is its maker’s' : undefined
+const onlyTiming = ({ kind }: TransmissionStage) => (kind === 'timing-belt' ? undefined : 'It has no teeth')
+
+/** What is asked of a belt before anything is known of what it bears. */
+const borne = ({ stage, path }: BeltFacts, about: string): Answer => ({
+  ...lacks(stage.section === undefined ? `${path}.section` : `${path}.centreMm`),
+  about,
+})
 
 /** The next stock pair of the same ratio that bears the motor; not where a belt was measured, which it would not fit. */
 function largerPulleys(belt: BeltFacts): Remedy[] {

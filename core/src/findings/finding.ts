@@ -1,9 +1,11 @@
 import type { Facts } from '../facts/facts'
 import type { FigureId } from '../facts/figureId'
-import { fieldAt, type Patch, type PlanPath } from '../plan'
-import type { Message } from '../quantities'
+import { fieldAt, hasField, type Patch, type PlanPath } from '../plan'
+import { message, type Message } from '../quantities'
 import type { ChainLinkId } from '../stages/chainLinks'
+import { isDue, type Milestone } from '../stages/milestones'
 import type { StageId } from '../stages/stages'
+import type { CannotBeJudged, DoesNotApply, Good } from './answer'
 
 export const severities = ['stop', 'watch', 'note'] as const
 export type Severity = (typeof severities)[number]
@@ -12,9 +14,13 @@ export type Severity = (typeof severities)[number]
 export interface Remedy {
   label: Message
   patch: Patch
+  /** One of several named steps: what it mends is mended only with the others. */
+  step?: boolean
+  /** Work on the mains: it says who may do it. */
+  mains?: boolean
 }
 
-/** What a judgement says once it applies. */
+/** What a judgement says where something is wrong, or worth knowing. */
 export interface Verdict {
   severity: Severity
   /** What is wrong, in a few words. */
@@ -30,13 +36,21 @@ export interface Verdict {
   path?: PlanPath
   /** Tells apart several verdicts of one judgement. */
   about?: string
+  /** Something still to be done, rather than decided wrongly: it stands red only once it is due. */
+  toDo?: boolean
 }
 
+/** Found, good, does not apply, or cannot be judged. */
+export type Answer = Verdict | Good | DoesNotApply | CannotBeJudged
+
 /** A verdict with where it belongs. */
-export interface Finding extends Omit<Verdict, 'about' | 'remedies' | 'figures'> {
+export interface Finding extends Omit<Verdict, 'about' | 'remedies' | 'figures' | 'toDo'> {
   id: FindingId
   stage: StageId
   chainLink: ChainLinkId
+  /** By when it must be mended, and whether that is now. */
+  by: Milestone
+  due: boolean
   remedies: Remedy[]
   figures: FigureId[]
 }
@@ -48,10 +62,53 @@ export type FindingId = string & { readonly finding: unique symbol }
 export const findingId = (judgement: string, about?: string): FindingId =>
   (about === undefined ? judgement : `${judgement}/${about}`) as FindingId
 
-export interface Judgement<Id extends string = string> {
-  id: Id
-  judge: (facts: Facts) => Finding[]
+export const answers = {
+  found: 'Found',
+  good: 'Good',
+  'does-not-apply': 'Does not apply',
+  'cannot-be-judged': 'Not judged yet',
+} as const
+
+/** One answer of one judgement, as it is listed. */
+export interface JudgedLine {
+  id: FindingId
+  /** What is asked. */
+  asks: string
+  stage: StageId
+  chainLink: ChainLinkId
+  by: Milestone
+  due: boolean
+  /** Whether somebody may be hurt, or something burn, by what it asks. */
+  danger: boolean
+  answer: keyof typeof answers
+  /** Of what was found. */
+  severity?: Severity
+  /** What was found; the number that shows that it is good; why it does not apply; which table or rule ended. */
+  says: Message
+  /** Fields that must be known before it can be judged. */
+  missing: PlanPath[]
+  figures: FigureId[]
 }
+
+/** Where a judgement stands, and what it asks. */
+interface Question<Id extends string> {
+  id: Id
+  asks: string
+  stage: StageId
+  chainLink: ChainLinkId
+  by: Milestone
+  danger?: boolean
+}
+
+export interface Judgement<Id extends string = string> extends Question<Id> {
+  ask: (facts: Facts) => Answer | Answer[]
+}
+
+/** Makes a judgement: where it stands, and the question it asks of the facts. */
+export const judgement = <const Id extends string>(
+  question: Question<Id>,
+  ask: (facts: Facts) => Answer | Answer[],
+): Judgement<Id> => ({ ...question, ask })
 
 /**
  * A remedy is only offered where every value it sets is one the plan may hold. That the path is there at all is no
@@ -60,31 +117,87 @@ export interface Judgement<Id extends string = string> {
 const possible = ({ patch }: Remedy): boolean =>
   patch.every(({ path, value }) => value === undefined || fieldAt(path).accepts(value))
 
-/** Most judgements find nothing, at every keystroke. */
-const NONE: Finding[] = []
+const NO_PATHS: PlanPath[] = []
+const NO_SUCH: Message = ['A thing of this kind does not have what it would rest on']
+const NO_FIGURES: FigureId[] = []
 
-/** Makes a judgement: where it stands, and the question it asks of the facts. */
-export function judgement<const Id extends string>(
-  id: Id,
-  stage: StageId,
-  chainLink: ChainLinkId,
-  ask: (facts: Facts) => Verdict | Verdict[] | undefined,
-): Judgement<Id> {
-  return {
-    id,
-    judge: (facts) => {
-      const verdicts = ask(facts)
-      if (verdicts === undefined) return NONE
-      return (Array.isArray(verdicts) ? verdicts : [verdicts]).map(
-        ({ about, remedies = [], figures = [], ...verdict }) => ({
-          id: findingId(id, about),
-          stage,
-          chainLink,
-          remedies: remedies.filter(possible),
-          figures,
-          ...verdict,
-        }),
-      )
-    },
-  }
+/** Every answer of a judgement as it is listed, and what was found. */
+export function answersOf(
+  { ask, id, asks, stage, chainLink, by, danger = false }: Judgement,
+  facts: Facts,
+  next: Milestone,
+): { lines: JudgedLine[]; findings: Finding[] } {
+  const due = isDue(by, next)
+  const given = ask(facts)
+  const findings: Finding[] = []
+  const all = Array.isArray(given) ? given : [given]
+  const lines = all.map((answer): JudgedLine => {
+    const line = { id: findingId(id, answer.about), asks, stage, chainLink, by, due, danger }
+    if ('severity' in answer) {
+      const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, toDo = false } = answer
+      // It stands on the stage of the field that it leads to.
+      const at = path === undefined ? stage : fieldAt(path).stage
+      findings.push({
+        id: line.id,
+        stage: at,
+        chainLink,
+        by,
+        due: due || !toDo,
+        severity,
+        title,
+        says,
+        why,
+        remedies: remedies.filter(possible),
+        figures,
+        ...(path === undefined ? {} : { path }),
+      })
+      return {
+        ...line,
+        stage: at,
+        due: due || !toDo,
+        answer: 'found',
+        severity,
+        says: title,
+        missing: NO_PATHS,
+        figures,
+      }
+    }
+    if ('good' in answer)
+      return { ...line, answer: 'good', says: answer.good, missing: NO_PATHS, figures: answer.figures ?? NO_FIGURES }
+    if ('doesNotApply' in answer)
+      return {
+        ...line,
+        answer: 'does-not-apply',
+        says: [answer.doesNotApply],
+        missing: NO_PATHS,
+        figures: NO_FIGURES,
+      }
+    // What this kind of thing does not have is not asked for.
+    const missing = answer.missing.filter((path) => hasField(facts.plan, path))
+    const where = answer.ended
+    if (missing.length === 0 && where === undefined)
+      return { ...line, answer: 'does-not-apply', says: NO_SUCH, missing: NO_PATHS, figures: NO_FIGURES }
+    if (where !== undefined && danger)
+      findings.push({
+        id: findingId(id, answer.about === undefined ? 'ended' : `${answer.about}-ended`),
+        stage,
+        chainLink,
+        by,
+        due: true,
+        severity: 'watch',
+        title: message`Not judged: ${asks.charAt(0).toLowerCase()}${asks.slice(1)}`,
+        says: message`${where}${/[.!?]$/.test(where) ? '' : '.'}`,
+        why: 'Where a table or a rule ends, nothing here says that it is safe. Have it judged by somebody who can, or change what led here.',
+        remedies: [],
+        figures: NO_FIGURES,
+      })
+    return {
+      ...line,
+      answer: 'cannot-be-judged',
+      says: where === undefined ? [] : [where],
+      missing,
+      figures: NO_FIGURES,
+    }
+  })
+  return { lines, findings }
 }

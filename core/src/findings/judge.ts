@@ -4,7 +4,7 @@ import { beltLoadFindings } from './beltLoadFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
-import { severities, type Finding } from './finding'
+import { answersOf, severities, type Finding, type JudgedLine } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
@@ -17,8 +17,11 @@ import { resonanceFindings } from './resonanceFindings'
 import { supplyUnitFindings } from './supplyUnitFindings'
 import { speedFindings } from './speedFindings'
 import { startFindings } from './startFindings'
+import { spinningFindings } from './spinningFindings'
 import { stopFindings } from './stopFindings'
+import { threadFindings } from './threadFindings'
 import { wallFindings } from './wallFindings'
+import type { Milestone } from '../stages/milestones'
 import { stageOrder } from '../stages/stages'
 
 export const judgements = [
@@ -35,10 +38,12 @@ export const judgements = [
   ...beltFindings,
   ...beltLoadFindings,
   ...pulleyFindings,
+  ...spinningFindings,
   ...speedFindings,
   ...rotationFindings,
   ...resonanceFindings,
   ...stopFindings,
+  ...threadFindings,
   ...startFindings,
   ...settingFindings,
 ]
@@ -46,11 +51,18 @@ export const judgements = [
 /** What a judgement is called. */
 export type JudgementId = (typeof judgements)[number]['id']
 
-/** Every finding of a plan: stops first, then watches and notes, each in the order of the work. */
-export const judge = (facts: Facts): Finding[] =>
-  judgements
-    .flatMap((j) => j.judge(facts))
-    .sort(
-      (a, b) =>
-        severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),
-    )
+/** Every answer to every question, and what was found: stops first, then watches and notes, each in the order of the work. */
+export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; findings: Finding[] } {
+  const lines: JudgedLine[] = []
+  const findings: Finding[] = []
+  for (const judgement of judgements) {
+    const given = answersOf(judgement, facts, next)
+    lines.push(...given.lines)
+    findings.push(...given.findings)
+  }
+  findings.sort(
+    (a, b) =>
+      severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),
+  )
+  return { lines, findings }
+}

@@ -1,37 +1,60 @@
 import { fluxLimits } from '../data/fluxLimits'
+import { DOUBLER_MOST_V } from '../data/doubler'
 import { plateOf } from '../motor/leadConnections'
 import type { Facts } from '../facts/facts'
+import { doesNotApply, good, isUnjudged, need, typed, type CannotBeJudged } from './answer'
 import { numberOf } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import { set } from '../plan'
 import { amps, hertz, newtonMetres, percent, sameNominal, message, volts } from '../quantities'
-import { judgement, type Remedy, type Verdict } from './finding'
+import { judgement, type Answer, type Remedy, type Verdict } from './finding'
 import { relinks } from './relink'
 
+/** Bases this near are the plate's own. */
+const SAME_BASE = 0.1
+
 const OTHER_HALF = message`Base hertz belong to the other half of the world`
+
+/** A base at which these volts are what the links may have: the plate's own where the volts are, else in proportion. */
+function rebase({ plan }: Facts, plateHz: number, rightHz: number): Remedy[] {
+  const toPlate = Math.abs(rightHz / plateHz - 1) < SAME_BASE
+  const hz = Math.round(rightHz)
+  const inDrive =
+    plan.settings.inDrive.baseFrequencyHz === undefined ? [] : [set('settings.inDrive.baseFrequencyHz', undefined)]
+  return [
+    {
+      label: toPlate
+        ? message`Set base to the plate’s ${hertz(plateHz)}`
+        : message`Set base to ${hertz(hz)}, where these volts belong`,
+      patch: [set('settings.chosen.baseFrequencyHz', toPlate ? undefined : hz), ...inDrive],
+    },
+  ]
+}
+
+/** Nothing on the motor's side helps a doubler on too many volts. */
+const burstDoubler = ({ plan, supply }: Facts): boolean =>
+  plan.drive.doubler === true && (numberOf(supply.feedV) ?? 0) > DOUBLER_MOST_V
 
 /** One of the two is a 50 Hz figure and the other a 60 Hz one. */
 const otherHalf = (aHz: number, bHz: number): boolean => Math.min(aHz, bHz) === 50 && Math.max(aHz, bHz) === 60
 
-function fluxVerdict(facts: Facts): Verdict | undefined {
+function fluxVerdict(facts: Facts): Answer {
   const { motor, settings, speeds } = facts
-  const k = numberOf(speeds.fluxFraction)
-  const [plateV, setV, baseHz, plateHz] = [
+  if (motor.suitable === false) return doesNotApply('A drive cannot run this motor as it is')
+  const known = need(
+    speeds.fluxFraction,
     motor.plateVoltageV,
     speeds.setVoltageV,
     settings.baseFrequencyHz,
     motor.frequencyHz,
-  ].map(numberOf)
-  if (
-    motor.suitable === false ||
-    k === undefined ||
-    plateV === undefined ||
-    setV === undefined ||
-    baseHz === undefined ||
-    plateHz === undefined
   )
-    return undefined
-  if (sameNominal(plateV, setV) && Math.abs(baseHz - plateHz) < 0.5) return undefined
+  if (isUnjudged(known)) return known
+  const [k, plateV, setV, baseHz, plateHz] = known
+  const sound = good(
+    message`${volts(setV)} at ${hertz(baseHz)} against the plate’s ${volts(plateV)} at ${hertz(plateHz)}: ${percent(k)} of its flux.`,
+    { figures: ['motor.fluxFraction'] },
+  )
+  if (sameNominal(plateV, setV) && Math.abs(baseHz - plateHz) < 0.5) return sound
   const figures: FigureId[] = ['motor.fluxFraction', 'drive.setVoltageV', 'motor.plateVoltageV']
   const relink = relinks(facts)
   if (k > fluxLimits.warm) {
@@ -48,7 +71,7 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
       why: 'The iron saturates, the amps rise without any load and the winding burns.',
       remedies: [
         ...relink,
-        ...(tooManyVolts
+        ...(tooManyVolts && !burstDoubler(facts)
           ? [
               {
                 label: message`Set motor volts to ${volts(plateV)}`,
@@ -56,23 +79,13 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
               },
             ]
           : []),
-        ...(Math.abs(baseHz - plateHz) >= 0.5
-          ? [
-              {
-                label: message`Set base to the plate’s ${hertz(plateHz)}`,
-                patch: [
-                  set('settings.chosen.baseFrequencyHz', undefined),
-                  set('settings.inDrive.baseFrequencyHz', undefined),
-                ],
-              },
-            ]
-          : []),
+        ...rebase(facts, plateHz, (plateHz * setV) / plateV),
       ],
       figures,
       path: 'motor.connection',
     }
   }
-  if (k >= fluxLimits.weak) return undefined
+  if (k >= fluxLimits.weak) return sound
   const torque = numberOf(motor.torqueNm)
   const lowBase = (plateHz * setV) / plateV
   const { plate, starOver } =
@@ -120,11 +133,16 @@ function fluxVerdict(facts: Facts): Verdict | undefined {
 const OVER = 1.02
 const UNDER = 0.85
 
-function overloadVerdict(facts: Facts): Verdict | undefined {
+function overloadVerdict(facts: Facts): Answer {
   const { plan, motor, settings } = facts
-  const plateA = numberOf(motor.plateCurrentA)
-  const held = numberOf(settings.overloadA)
-  if (motor.suitable === false || plateA === undefined || held === undefined) return undefined
+  if (motor.suitable === false) return doesNotApply('A drive cannot run this motor as it is')
+  const known = need(motor.plateCurrentA, settings.overloadA)
+  if (isUnjudged(known)) return known
+  const [plateA, held] = known
+  const sound = (a: number): Answer =>
+    good(message`${amps(a)} where the plate allows ${amps(plateA)}.`, {
+      figures: ['settings.overloadA', 'motor.plateCurrentA'],
+    })
   const { inDrive, state } = plan.settings
   const enter: Remedy = {
     label: message`Enter ${amps(plateA)}`,
@@ -138,9 +156,13 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
   const driveA = plan.drive.ratedOutputA
   if (inDrive.overloadA === undefined && plan.settings.chosen.overloadA === undefined) {
     const untouched = state === 'as-arrived' || state === 'reset' || state === 'second-hand'
-    if (!untouched || driveA === undefined || driveA <= plateA * OVER) return undefined
+    if (state === undefined) return need(typed('settings.state', state)) as CannotBeJudged
+    if (!untouched) return sound(held)
+    if (driveA === undefined) return need(typed('drive.ratedOutputA', driveA)) as CannotBeJudged
+    if (driveA <= plateA * OVER) return sound(driveA)
     return {
       severity: 'stop',
+      toDo: true,
       about: 'as-arrived',
       title: message`The drive protects itself, not this motor`,
       says: message`Until it is set, the overload stands at ${state === 'second-hand' ? 'whatever the last owner typed' : message`the drive’s own ${amps(driveA)}`}; the motor’s plate is ${amps(plateA)}.`,
@@ -183,11 +205,31 @@ function overloadVerdict(facts: Facts): Verdict | undefined {
       why: 'It is safe, and it trips in heavy cuts the motor could take.',
       ...common,
     }
-  return undefined
+  return sound(held)
 }
 
 /** Volts, hertz and overload against the links in use. */
 export const motorFluxFindings = [
-  judgement('motor.flux', 'motor', 'motor', fluxVerdict),
-  judgement('motor.overload', 'settings', 'motor', overloadVerdict),
+  judgement(
+    {
+      id: 'motor.flux',
+      asks: 'Volts and hertz against the links',
+      stage: 'motor',
+      chainLink: 'motor',
+      by: 'first-power',
+      danger: true,
+    },
+    fluxVerdict,
+  ),
+  judgement(
+    {
+      id: 'motor.overload',
+      asks: 'Overload amps against the plate',
+      stage: 'settings',
+      chainLink: 'motor',
+      by: 'first-power',
+      danger: true,
+    },
+    overloadVerdict,
+  ),
 ]

@@ -1,3 +1,4 @@
+import { doesNotApply, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
 import { numberOf } from '../facts/figure'
 import { hertzAtRpm } from '../motor'
 import { set } from '../plan'
@@ -7,76 +8,125 @@ import { highestHertz } from './hertzPatch'
 
 /** How fast and how slow the motor itself may be asked to turn. */
 export const motorSpeedFindings = [
-  judgement('motor.over-safe-speed', 'speeds', 'motor', ({ plan, motor, settings, speeds }) => {
-    const [safe, top, poles] = [numberOf(motor.safeRpm), numberOf(speeds.topMotorRpm), numberOf(motor.poles)]
-    if (safe === undefined || top === undefined || poles === undefined || top <= safe * 1.001) return undefined
-    // A plate that prints its loaded speed is always a slip below synchronous; mains hertz is safe by definition.
-    const [maxHz, plateHz] = [numberOf(settings.maximumHz), numberOf(motor.frequencyHz)]
-    if (maxHz !== undefined && plateHz !== undefined && maxHz <= plateHz) return undefined
-    const safeHz = Math.floor(hertzAtRpm(safe, poles))
-    return {
-      severity: 'stop',
-      title: message`The motor is asked to turn faster than it is safe`,
-      says: message`${hertz(maxHz ?? 0)} turns it at ${rpm(top)}; a ${poles}-pole motor of frame ${plan.motor.frame ?? 'unknown'} is safe to ${rpm(safe)}.`,
-      why: 'Bearings, fan and rotor are built for a highest speed. Past it they fail, and the fan first.',
-      remedies: [
-        {
-          label: message`Lower the highest hertz to ${hertz(Math.max(safeHz, plateHz ?? 0))}`,
-          patch: highestHertz(plan, Math.max(safeHz, plateHz ?? 0)),
-        },
-      ],
-      figures: ['motor.safeRpm', 'motor.topRpm'],
-      path: 'settings.chosen.maximumHz',
-    }
-  }),
+  judgement(
+    {
+      id: 'motor.over-safe-speed',
+      asks: 'Motor’s speed against what it stands',
+      stage: 'speeds',
+      chainLink: 'motor',
+      by: 'on-machine',
+      danger: true,
+    },
+    ({ plan, motor, settings, speeds }) => {
+      const [maxHz, plateHz] = [numberOf(settings.maximumHz), numberOf(motor.frequencyHz)]
+      // A plate that prints its loaded speed is always a slip below synchronous; mains hertz is safe by definition.
+      if (maxHz !== undefined && plateHz !== undefined && maxHz <= plateHz)
+        return good(message`${hertz(maxHz)}, not above its plate.`)
+      const known = need(motor.safeRpm, speeds.topMotorRpm, motor.poles)
+      if (isUnjudged(known)) return known
+      const [safe, top, poles] = known
+      if (top <= safe * 1.001)
+        return good(message`${rpm(top)} at the highest hertz; it is safe to ${rpm(safe)}.`, {
+          figures: ['motor.safeRpm', 'motor.topRpm'],
+        })
+      const safeHz = Math.floor(hertzAtRpm(safe, poles))
+      return {
+        severity: 'stop',
+        title: message`The motor is asked to turn faster than it is safe`,
+        says: message`${hertz(maxHz ?? 0)} turns it at ${rpm(top)}; a ${poles}-pole motor of frame ${plan.motor.frame ?? 'unknown'} is safe to ${rpm(safe)}.`,
+        why: 'Bearings, fan and rotor are built for a highest speed. Past it they fail, and the fan first.',
+        remedies: [
+          {
+            label: message`Lower the highest hertz to ${hertz(Math.max(safeHz, plateHz ?? 0))}`,
+            patch: highestHertz(plan, Math.max(safeHz, plateHz ?? 0)),
+          },
+        ],
+        figures: ['motor.safeRpm', 'motor.topRpm'],
+        path: 'settings.chosen.maximumHz',
+      }
+    },
+  ),
 
-  judgement('motor.two-pole-over-plate', 'speeds', 'motor', ({ plan, motor, settings }) => {
-    const [maxHz, plateHz, poles] = [numberOf(settings.maximumHz), numberOf(motor.frequencyHz), numberOf(motor.poles)]
-    if (maxHz === undefined || plateHz === undefined || poles !== 2 || maxHz <= plateHz * 1.02) return undefined
-    return {
-      severity: 'watch',
-      title: message`A two-pole motor above its plate`,
-      says: message`It is asked for ${hertz(maxHz)}; its plate says ${hertz(plateHz)}.`,
-      why: 'It already turns fast at mains hertz: fan noise, bearing life and a weak pull-out are reasons why many never take a two-pole motor further.',
-      remedies: [{ label: message`Lower the highest hertz to ${hertz(plateHz)}`, patch: highestHertz(plan, plateHz) }],
-      figures: ['motor.topRpm'],
-      path: 'settings.chosen.maximumHz',
-    }
-  }),
-
-  judgement('motor.hot-at-low-hertz', 'speeds', 'motor', ({ plan, motor, settings, speeds }) => {
-    const [low, base] = [numberOf(settings.minimumHz), numberOf(motor.frequencyHz)]
-    if (plan.motor.cooling !== 'shaft-fan' || low === undefined || base === undefined) return undefined
-    const ratio = plan.motor.inverterDutyRatio
-    if (ratio !== undefined && low >= base / ratio) return undefined
-    const floor = ratio !== undefined ? base / ratio : base / 10
-    const remedies: Remedy[] = [
-      {
-        label: message`Raise the lowest hertz to ${hertz(Math.ceil(floor))}`,
-        patch: [set('settings.chosen.minimumHz', Math.ceil(floor)), set('settings.inDrive.minimumHz', undefined)],
-      },
-      { label: message`Fit a blower`, patch: [set('motor.cooling', 'blower')] },
-    ]
-    if (low < floor)
+  judgement(
+    {
+      id: 'motor.two-pole-over-plate',
+      asks: 'Two-pole motor above its plate',
+      stage: 'speeds',
+      chainLink: 'motor',
+      by: 'on-machine',
+    },
+    ({ plan, motor, settings }) => {
+      const known = need(settings.maximumHz, motor.frequencyHz, motor.poles)
+      if (isUnjudged(known)) return known
+      const [maxHz, plateHz, poles] = known
+      if (poles !== 2) return doesNotApply('It has more than two poles')
+      if (maxHz <= plateHz * 1.02) return good(message`${hertz(maxHz)}, not above its plate.`)
       return {
         severity: 'watch',
-        title: message`Too slow for the fan on the shaft`,
-        says: message`At ${hertz(low)} its own fan hardly turns: under ${hertz(floor)} no continuous torque can be planned on.`,
-        why: 'The motor cooks at low speed under load, slowly and without a trip: the overload counts amps, not the missing air.',
-        remedies,
+        title: message`A two-pole motor above its plate`,
+        says: message`It is asked for ${hertz(maxHz)}; its plate says ${hertz(plateHz)}.`,
+        why: 'It already turns fast at mains hertz: fan noise, bearing life and a weak pull-out are reasons why many never take a two-pole motor further.',
+        remedies: [
+          { label: message`Lower the highest hertz to ${hertz(plateHz)}`, patch: highestHertz(plan, plateHz) },
+        ],
+        figures: ['motor.topRpm'],
+        path: 'settings.chosen.maximumHz',
+      }
+    },
+  ),
+
+  judgement(
+    {
+      id: 'motor.hot-at-low-hertz',
+      asks: 'Cooling at the lowest hertz',
+      stage: 'speeds',
+      chainLink: 'motor',
+      by: 'on-machine',
+      danger: true,
+    },
+    ({ plan, motor, settings, speeds }) => {
+      const { cooling } = plan.motor
+      if (cooling === undefined) return lacks('motor.cooling')
+      if (cooling !== 'shaft-fan') return doesNotApply('It is not cooled by a fan on its shaft')
+      const known = need(settings.minimumHz, motor.frequencyHz)
+      if (isUnjudged(known)) return known
+      const [low, base] = known
+      const ratio = plan.motor.inverterDutyRatio
+      if (ratio !== undefined && low >= base / ratio)
+        return good(message`${hertz(low)} lies in the constant-torque range of its plate.`)
+      const floor = ratio !== undefined ? base / ratio : base / 10
+      const remedies: Remedy[] = [
+        {
+          label: message`Raise the lowest hertz to ${hertz(Math.ceil(floor))}`,
+          patch: [set('settings.chosen.minimumHz', Math.ceil(floor)), set('settings.inDrive.minimumHz', undefined)],
+        },
+        { label: message`Fit a blower`, patch: [set('motor.cooling', 'blower')] },
+      ]
+      if (low < floor)
+        return {
+          severity: 'watch',
+          title: message`Too slow for the fan on the shaft`,
+          says: message`At ${hertz(low)} its own fan hardly turns: under ${hertz(floor)} no continuous torque can be planned on.`,
+          why: 'The motor cooks at low speed under load, slowly and without a trip: the overload counts amps, not the missing air.',
+          remedies,
+          figures: ['motor.lowTorqueFraction'],
+          path: 'settings.chosen.minimumHz',
+        }
+      const share = numberOf(speeds.lowTorqueFraction)
+      if (share === undefined) return need(speeds.lowTorqueFraction) as CannotBeJudged
+      if (share >= 0.75)
+        return good(message`At ${hertz(low)} it holds ${percent(share)} of its torque all day.`, {
+          figures: ['motor.lowTorqueFraction'],
+        })
+      return {
+        severity: 'note',
+        title: message`Short cuts only at the slow end`,
+        says: message`At ${hertz(low)} the shaft fan lets it hold ${percent(share)} of its torque all day; more for minutes.`,
+        why: 'Feel the motor after a long slow job. A blower of its own widens this.',
+        remedies: remedies.slice(1),
         figures: ['motor.lowTorqueFraction'],
         path: 'settings.chosen.minimumHz',
       }
-    const share = numberOf(speeds.lowTorqueFraction)
-    if (share === undefined || share >= 0.75) return undefined
-    return {
-      severity: 'note',
-      title: message`Short cuts only at the slow end`,
-      says: message`At ${hertz(low)} the shaft fan lets it hold ${percent(share)} of its torque all day; more for minutes.`,
-      why: 'Feel the motor after a long slow job. A blower of its own widens this.',
-      remedies: remedies.slice(1),
-      figures: ['motor.lowTorqueFraction'],
-      path: 'settings.chosen.minimumHz',
-    }
-  }),
+    },
+  ),
 ]

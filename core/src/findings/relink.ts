@@ -1,7 +1,7 @@
 import { leadConnections, voltsFor } from '../motor/leadConnections'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
-import { connections, set, type Connection } from '../plan'
+import { connections, set, type Connection, type Plan } from '../plan'
 import { sameNominal, message } from '../quantities'
 import type { Remedy } from './finding'
 
@@ -18,9 +18,16 @@ function otherConnections({ plan, motor }: Facts): Connection[] {
     .flatMap((list) => list.map((c) => c.connection).filter((c) => c !== at))
 }
 
-const moveLinks = (to: Connection): Remedy => ({
+/** Volts and base that were chosen for the links as they are go with them. */
+const moveLinks = ({ settings }: Plan, to: Connection): Remedy => ({
   label: message`Move links to ${connections[to].toLowerCase()}`,
-  patch: [set('motor.connection', to)],
+  patch: [
+    set('motor.connection', to),
+    ...(['ratedVoltageV', 'baseFrequencyHz'] as const).flatMap((id) => [
+      ...(settings.chosen[id] === undefined ? [] : [set(`settings.chosen.${id}`, undefined)]),
+      ...(settings.inDrive[id] === undefined ? [] : [set(`settings.inDrive.${id}`, undefined)]),
+    ]),
+  ],
 })
 
 /** Moves the links where that gives the motor the volts the drive has. */
@@ -30,5 +37,5 @@ export function relinks(facts: Facts): Remedy[] {
     const toV = voltsFor(facts.plan.motor, c)
     return toV !== undefined && ceilingV !== undefined && sameNominal(toV, ceilingV)
   })
-  return to === undefined ? [] : [moveLinks(to)]
+  return to === undefined ? [] : [moveLinks(facts.plan, to)]
 }

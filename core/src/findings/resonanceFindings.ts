@@ -1,33 +1,37 @@
 import { rpmAtHertz } from '../motor'
+import { doesNotApply, good, lacks } from './answer'
 import { numberOf } from '../facts/figure'
 import { set } from '../plan'
 import { amount, hertz, rpm, message } from '../quantities'
-import { judgement, type Verdict } from './finding'
+import { judgement, type Answer } from './finding'
 
 /** Tenths of a hertz, as drives take them. */
 const tenth = (hz: number) => Math.round(hz * 10) / 10
 
 /** Bands in which a position shakes. */
 export const resonanceFindings = [
-  judgement('spindle.resonance', 'speeds', 'belts', ({ plan, resonances, settings, motor }) =>
-    resonances.flatMap(({ position, hz, measured, fromHz, toHz, figure }): Verdict[] => {
-      const [lowest, highest, poles] = [settings.minimumHz, settings.maximumHz, motor.poles].map(numberOf)
-      if (hz < (lowest ?? 0) || hz > (highest ?? Infinity)) return []
-      const { skipHz, skipBandHz = 0 } = plan.settings.inDrive
-      const covered = skipHz !== undefined && skipHz - skipBandHz <= fromHz + 0.1 && skipHz + skipBandHz >= toHz - 0.1
-      if (covered) return []
-      const ratio = numberOf(position.speedRatio)
-      const spindle =
-        poles === undefined || ratio === undefined
-          ? message``
-          : message`, about ${rpm(rpmAtHertz(hz, poles) * ratio)} at the spindle`
-      const middle = tenth(hz)
-      // Rounded up, so that the whole band lies in it.
-      const side = Math.ceil((toHz - fromHz) * 5) / 10
-      return [
-        {
+  judgement(
+    { id: 'spindle.resonance', asks: 'Hertz at which it shakes', stage: 'speeds', chainLink: 'belts', by: 'in-use' },
+    ({ plan, resonances, settings, motor, speeds }) => {
+      const known = resonances.map(({ position, hz, measured, fromHz, toHz, figure }): Answer => {
+        const about = position.position.id
+        const [lowest, highest, poles] = [settings.minimumHz, settings.maximumHz, motor.poles].map(numberOf)
+        if (hz < (lowest ?? 0) || hz > (highest ?? Infinity))
+          return good(message`${position.name} shakes at ${hertz(hz)}, outside its range.`, { about })
+        const { skipHz, skipBandHz = 0 } = plan.settings.inDrive
+        const covered = skipHz !== undefined && skipHz - skipBandHz <= fromHz + 0.1 && skipHz + skipBandHz >= toHz - 0.1
+        if (covered) return good(message`${position.name}: the drive passes through ${hertz(hz)}.`, { about })
+        const ratio = numberOf(position.speedRatio)
+        const spindle =
+          poles === undefined || ratio === undefined
+            ? message``
+            : message`, about ${rpm(rpmAtHertz(hz, poles) * ratio)} at the spindle`
+        const middle = tenth(hz)
+        // Rounded up, so that the whole band lies in it.
+        const side = Math.ceil((toHz - fromHz) * 5) / 10
+        return {
           severity: measured ? 'watch' : 'note',
-          about: position.position.id,
+          about,
           title: measured
             ? message`${position.name} shakes in its range`
             : message`${position.name} is likely to shake`,
@@ -41,8 +45,14 @@ export const resonanceFindings = [
           ],
           figures: [figure],
           path: `survey.positions.${position.index}.resonanceHz`,
-        },
+        }
+      })
+      const others = speeds.positions.filter((p) => !resonances.some((r) => r.position === p))
+      if (speeds.positions.length === 0) return doesNotApply('No positions are told yet')
+      return [
+        ...known,
+        ...others.map((p): Answer => ({ ...lacks(`survey.positions.${p.index}.resonanceHz`), about: p.position.id })),
       ]
-    }),
+    },
   ),
 ]

@@ -1,37 +1,64 @@
 import { rotations, set } from '../plan'
+import { doesNotApply, good, lacks } from './answer'
 import { message } from '../quantities'
 import { leadsSwapped, spindleRotation } from '../facts/spindle/spindleRotation'
-import { judgement, type Verdict } from './finding'
+import { judgement, type Answer } from './finding'
 
 const word = (sense: keyof typeof rotations) => rotations[sense].toLowerCase()
 
 /** Which way the spindle turns, as it is seen facing its nose. */
 export const rotationFindings = [
-  judgement('spindle.rotation', 'speeds', 'spindle', ({ plan, speeds }) => {
-    const { forward } = plan.survey
-    const { main } = speeds
-    const sense = spindleRotation(plan, main?.reversed)
-    if (!main || sense === undefined || forward === undefined || !leadsSwapped(plan, main.reversed)) return undefined
-    return {
-      severity: 'note',
-      title: message`Two of the motor’s leads are to be swapped`,
-      says: message`On ${main.name}, with its leads in order, the spindle turns ${word(sense)} as you face its nose; forward is ${word(forward)}.`,
-      why: 'Swap them at the drive, dead and discharged; never the supply leads, which change nothing. Prove it at the spindle, without a chuck, at the lowest hertz.',
-      path: 'survey.mainPositionId',
-    }
-  }),
+  judgement(
+    {
+      id: 'spindle.rotation',
+      asks: 'Which way the spindle turns',
+      stage: 'speeds',
+      chainLink: 'spindle',
+      by: 'on-machine',
+    },
+    ({ plan, speeds }) => {
+      const { forward } = plan.survey
+      const { main } = speeds
+      const sense = spindleRotation(plan, main?.reversed)
+      if (!main) return lacks('survey.mainPositionId')
+      if (forward === undefined) return lacks('survey.forward')
+      if (sense === undefined) return lacks('survey.motorFaces', `survey.positions.${main.index}.transmission`)
+      if (!leadsSwapped(plan, main.reversed))
+        return good(message`With its leads in order it turns ${word(sense)}, which is forward.`)
+      return {
+        severity: 'note',
+        title: message`Two of the motor’s leads are to be swapped`,
+        says: message`On ${main.name}, with its leads in order, the spindle turns ${word(sense)} as you face its nose; forward is ${word(forward)}.`,
+        why: 'Swap them at the drive, dead and discharged; never the supply leads, which change nothing. Prove it at the spindle, without a chuck, at the lowest hertz.',
+        path: 'survey.mainPositionId',
+      }
+    },
+  ),
 
-  judgement('spindle.other-way', 'speeds', 'belts', ({ plan, speeds }) => {
-    const { main } = speeds
-    if (main?.reversed === undefined) return undefined
-    return speeds.positions.flatMap((p): Verdict[] => {
-      if (p.reversed === undefined || p.reversed === main.reversed) return []
-      const threaded = plan.survey.spindleNose === 'threaded' && plan.controls.reverseLocked !== true
-      const planned = plan.controls.reverseWanted === true
-      return [
-        {
+  judgement(
+    {
+      id: 'spindle.other-way',
+      asks: 'Positions that turn the other way',
+      stage: 'speeds',
+      chainLink: 'belts',
+      by: 'on-machine',
+      danger: true,
+    },
+    ({ plan, speeds }) => {
+      const { main } = speeds
+      if (!main) return lacks('survey.mainPositionId')
+      if (main.reversed === undefined) return lacks(`survey.positions.${main.index}.transmission`)
+      const others = speeds.positions.filter((p) => p !== main)
+      if (others.length === 0) return doesNotApply('There is one position')
+      return others.map((p): Answer => {
+        const about = p.position.id
+        if (p.reversed === undefined) return { ...lacks(`survey.positions.${p.index}.transmission`), about }
+        if (p.reversed === main.reversed) return good(message`${p.name} turns as ${main.name} does.`, { about })
+        const threaded = plan.survey.spindleNose === 'threaded' && plan.controls.reverseLocked !== true
+        const planned = plan.controls.reverseWanted === true
+        return {
           severity: threaded ? 'stop' : planned ? 'note' : 'watch',
-          about: p.position.id,
+          about,
           title: message`On ${p.name} the spindle turns the other way`,
           says: message`A gear pair or a crossed belt more or less turns it against ${main.name}, with the same leads and the same switch.`,
           why: threaded
@@ -42,8 +69,8 @@ export const rotationFindings = [
               ? []
               : [{ label: message`Plan for running in reverse`, patch: [set('controls.reverseWanted', true)] }],
           path: 'survey.mainPositionId',
-        },
-      ]
-    })
-  }),
+        }
+      })
+    },
+  ),
 ]

@@ -1,4 +1,4 @@
-import { numberOf } from '../facts/figure'
+import { doesNotApply, good, isUnjudged, lacks, need } from './answer'
 import { fieldAt, set, setSetting, type SettingId } from '../plan'
 import { amount, printQuantity, message } from '../quantities'
 import { judgement } from './finding'
@@ -14,78 +14,125 @@ function printSetting(id: SettingId, value: number | string): string {
 
 /** What the drive was read to hold, against the card. */
 export const settingFindings = [
-  judgement('settings.middle-point', 'settings', 'drive', ({ plan, motor }) => {
-    const { middleHz, middleV } = plan.settings.inDrive
-    const [plateV, plateHz] = [numberOf(motor.plateVoltageV), numberOf(motor.frequencyHz)]
-    if (
-      middleHz === undefined ||
-      middleV === undefined ||
-      plateV === undefined ||
-      plateHz === undefined ||
-      middleHz >= plateHz
-    )
-      return undefined
-    const line = (plateV * middleHz) / plateHz
-    const k = middleV / line
-    if (k >= 0.9 && k <= 1.1) return undefined
-    return {
-      severity: k > 1.1 ? 'stop' : 'watch',
-      title: message`The V/f middle point is off this motor’s line`,
-      says: message`At ${amount('frequency', middleHz)} it holds ${amount('voltage', middleV)}; the plate’s straight line gives ${amount('voltage', line)}. It looks like a point for other mains.`,
-      why:
-        k > 1.1
-          ? 'Too many volts in mid-range saturate the iron and heat the motor.'
-          : 'Too few volts in mid-range lose torque there.',
-      remedies: [
-        {
-          label: message`Put it on the line: ${amount('voltage', Math.round(line))}`,
-          patch: [set('settings.inDrive.middleV', Math.round(line))],
-        },
-      ],
-      path: 'settings.inDrive.middleV',
-    }
-  }),
+  judgement(
+    {
+      id: 'settings.middle-point',
+      asks: 'V/f middle point',
+      stage: 'settings',
+      chainLink: 'drive',
+      by: 'first-spin',
+      danger: true,
+    },
+    ({ plan, motor }) => {
+      const { middleHz, middleV } = plan.settings.inDrive
+      if (middleHz === undefined && middleV === undefined) return doesNotApply('No middle point was read in the drive')
+      if (middleHz === undefined) return lacks('settings.inDrive.middleHz')
+      if (middleV === undefined) return lacks('settings.inDrive.middleV')
+      const known = need(motor.plateVoltageV, motor.frequencyHz)
+      if (isUnjudged(known)) return known
+      const [plateV, plateHz] = known
+      if (middleHz >= plateHz) return doesNotApply('The point lies above the plate’s hertz')
+      const line = (plateV * middleHz) / plateHz
+      const k = middleV / line
+      if (k >= 0.9 && k <= 1.1)
+        return good(message`${amount('voltage', middleV)} where the line gives ${amount('voltage', line)}.`)
+      return {
+        severity: k > 1.1 ? 'stop' : 'watch',
+        title: message`The V/f middle point is off this motor’s line`,
+        says: message`At ${amount('frequency', middleHz)} it holds ${amount('voltage', middleV)}; the plate’s straight line gives ${amount('voltage', line)}. It looks like a point for other mains.`,
+        why:
+          k > 1.1
+            ? 'Too many volts in mid-range saturate the iron and heat the motor.'
+            : 'Too few volts in mid-range lose torque there.',
+        remedies: [
+          {
+            label: message`Put it on the line: ${amount('voltage', Math.round(line))}`,
+            patch: [set('settings.inDrive.middleV', Math.round(line))],
+          },
+        ],
+        path: 'settings.inDrive.middleV',
+      }
+    },
+  ),
 
-  judgement('settings.command-source', 'settings', 'drive', ({ settings }) => {
-    const line = settings.lines.find((l) => l.id === 'commandSource')
-    if (line?.inDrive === undefined || line.value === undefined || line.inDrive === line.value) return undefined
-    return {
-      severity: 'watch',
-      title: message`The drive listens to something else`,
-      says: message`It takes RUN from ${printSetting('commandSource', line.inDrive)}; the plan runs it from ${printSetting('commandSource', line.value)}.`,
-      why: 'Nothing will happen on RUN.',
-      remedies: [
-        {
-          label: message`Entered: ${printSetting('commandSource', line.value)}`,
-          patch: [setSetting('inDrive', 'commandSource', line.value)],
-        },
-      ],
-      path: 'settings.inDrive.commandSource',
-    }
-  }),
+  judgement(
+    {
+      id: 'settings.command-source',
+      asks: 'Where RUN comes from',
+      stage: 'settings',
+      chainLink: 'drive',
+      by: 'first-spin',
+    },
+    ({ plan, settings }) => {
+      const line = settings.lines.find((l) => l.id === 'commandSource')
+      if (line?.value === undefined) return lacks('controls.runBy')
+      if (line.inDrive === undefined)
+        return plan.settings.state === 'entered'
+          ? good(message`Entered as on the card.`)
+          : lacks('settings.inDrive.commandSource')
+      if (line.inDrive === line.value)
+        return good(message`As on the card: ${printSetting('commandSource', line.value)}.`)
+      return {
+        severity: 'watch',
+        title: message`The drive listens to something else`,
+        says: message`It takes RUN from ${printSetting('commandSource', line.inDrive)}; the plan runs it from ${printSetting('commandSource', line.value)}.`,
+        why: 'Nothing will happen on RUN.',
+        remedies: [
+          {
+            label: message`Entered: ${printSetting('commandSource', line.value)}`,
+            patch: [setSetting('inDrive', 'commandSource', line.value)],
+          },
+        ],
+        path: 'settings.inDrive.commandSource',
+      }
+    },
+  ),
 
-  judgement('settings.differs-from-card', 'settings', 'drive', ({ settings }) => {
-    const judgedElsewhere = new Set(['overloadA', 'commandSource', 'restart', 'startSpeed', 'stopMode'])
-    const off = settings.lines.filter(
-      (l) =>
-        !judgedElsewhere.has(l.id) && l.inDrive !== undefined && l.value !== undefined && differs(l.inDrive, l.value),
-    )
-    if (off.length === 0) return undefined
-    return {
-      severity: 'watch',
-      title: message`The drive differs from the card`,
-      says: [
-        off
-          .map(
-            (l) =>
-              `${l.label}: drive ${printSetting(l.id, l.inDrive ?? '')}, card ${printSetting(l.id, l.value ?? '')}`,
-          )
-          .join('. ') + '.',
-      ],
-      why: 'What the drive holds is what counts. Read every value back after entry.',
-      remedies: [
-        { label: message`Entered as on the card`, patch: off.map((l) => setSetting('inDrive', l.id, l.value)) },
-      ],
-    }
-  }),
+  judgement(
+    {
+      id: 'settings.differs-from-card',
+      asks: 'Drive against the card',
+      stage: 'settings',
+      chainLink: 'drive',
+      by: 'first-spin',
+      danger: true,
+    },
+    ({ plan, settings }) => {
+      const judgedElsewhere = new Set(['overloadA', 'commandSource', 'restart', 'startSpeed', 'stopMode'])
+      const off = settings.lines.filter(
+        (l) =>
+          !judgedElsewhere.has(l.id) &&
+          // Where the card has a planning value, what somebody put in the drive is no mistake.
+          l.basis !== 'typical' &&
+          l.inDrive !== undefined &&
+          l.value !== undefined &&
+          differs(l.inDrive, l.value),
+      )
+      if (off.length === 0) {
+        const read = settings.lines.filter((l) => l.inDrive !== undefined).length
+        if (plan.settings.state !== 'entered' && read === 0) return lacks('settings.state')
+        return good(
+          read === 0
+            ? message`It is said to hold this card.`
+            : message`${read} of ${settings.lines.length} values were read in it, as on the card.`,
+        )
+      }
+      return {
+        severity: 'watch',
+        title: message`The drive differs from the card`,
+        says: [
+          off
+            .map(
+              (l) =>
+                `${l.label}: drive ${printSetting(l.id, l.inDrive ?? '')}, card ${printSetting(l.id, l.value ?? '')}`,
+            )
+            .join('. ') + '.',
+        ],
+        why: 'What the drive holds is what counts. Read every value back after entry.',
+        remedies: [
+          { label: message`Entered as on the card`, patch: off.map((l) => setSetting('inDrive', l.id, l.value)) },
+        ],
+      }
+    },
+  ),
 ]

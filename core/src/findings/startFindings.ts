@@ -1,14 +1,21 @@
 import type { Facts } from '../facts/facts'
+import { good, lacks } from './answer'
 import { numberOf } from '../facts/figure'
 import { actingValue } from '../facts/settings/settingsFacts'
 import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import { set } from '../plan'
 import { rpm, message } from '../quantities'
-import { judgement, type Verdict } from './finding'
+import { judgement, type Answer } from './finding'
 
-function startSpeed(facts: Facts): Verdict | undefined {
+function startSpeed(facts: Facts): Answer {
   const mode = actingValue(facts.settings.lines, 'startSpeed')
-  if (mode !== 'last' && mode !== 'knob' && mode !== 'fixed') return undefined
+  if (mode === undefined) return lacks('settings.chosen.startSpeed')
+  const { settings } = facts.plan
+  if (mode !== 'last' && mode !== 'knob' && mode !== 'fixed') {
+    if (settings.inDrive.startSpeed === undefined && settings.state !== 'entered')
+      return lacks(settings.state === undefined ? 'settings.state' : 'settings.inDrive.startSpeed')
+    return good(message`From the lowest.`)
+  }
   const top = numberOf(facts.speeds.main?.unloadedTopRpm)
   const limit = lowestSpindleLimit(facts.plan)
   const fixedHz = facts.plan.settings.inDrive.fixedStartHz
@@ -20,7 +27,7 @@ function startSpeed(facts: Facts): Verdict | undefined {
     .sort((a, b) => a - b)[0]
   const over = reaches !== undefined && limit !== undefined && reaches > limit.rpm
   if (mode === 'fixed' && reaches !== undefined && !over && (slowest === undefined || reaches <= slowest))
-    return undefined
+    return good(message`${rpm(reaches)}, a fixed speed.`)
   const how = { last: 'at the last speed used', knob: 'at wherever the knob stands', fixed: 'at a fixed speed' }[mode]
   return {
     severity: over ? 'stop' : 'watch',
@@ -41,7 +48,7 @@ function startSpeed(facts: Facts): Verdict | undefined {
   }
 }
 
-function restart(facts: Facts): Verdict | undefined {
+function restart(facts: Facts): Answer {
   const { plan, settings } = facts
   const why = 'When the power comes back the spindle starts with nobody at the machine, or with a hand in it.'
   if (actingValue(settings.lines, 'restart') === 'runs-again')
@@ -62,7 +69,13 @@ function restart(facts: Facts): Verdict | undefined {
       ],
       path: 'settings.inDrive.restart',
     }
-  if (plan.controls.runBy !== 'maintained') return undefined
+  const unread =
+    plan.settings.inDrive.restart === undefined && plan.settings.state !== 'entered'
+      ? lacks(plan.settings.state === undefined ? 'settings.state' : 'settings.inDrive.restart')
+      : undefined
+  if (plan.controls.runBy === undefined) return lacks('controls.runBy')
+  if (plan.controls.runBy !== 'maintained')
+    return unread ?? good(message`It waits for a new RUN, and no switch stays at it.`)
   const buttons = { label: message`Use start and stop buttons`, patch: [set('controls.runBy', 'momentary')] }
   const lockout = plan.drive.lineStartLockout
   if (lockout === false)
@@ -88,30 +101,63 @@ function restart(facts: Facts): Verdict | undefined {
       ],
       path: 'controls.runBy',
     }
-  return undefined
+  return unread ?? good(message`The switch stays at RUN, and line-start lockout waits until it is opened and closed.`)
 }
 
 /** What sets it going, and how fast. */
 export const startFindings = [
-  judgement('controls.main-switch-runs', 'settings', 'drive', ({ plan }) => {
-    const { runBy, stopBy } = plan.controls
-    if (runBy !== 'main-switch' && stopBy !== 'main-switch') return undefined
-    return {
-      severity: 'stop',
-      title: message`The main switch is used to run and stop`,
-      says: message`Switched off so, the spindle coasts; switched on, it may start by itself.`,
-      why: 'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
-      remedies: [
-        {
-          label: message`Use start and stop buttons`,
-          patch: [set('controls.runBy', 'momentary'), set('controls.stopBy', 'stop-button')],
-        },
-      ],
-      path: 'controls.runBy',
-    }
-  }),
+  judgement(
+    {
+      id: 'controls.main-switch-runs',
+      asks: 'Main switch used to run',
+      stage: 'settings',
+      chainLink: 'drive',
+      by: 'first-spin',
+      danger: true,
+    },
+    ({ plan }) => {
+      const { runBy, stopBy } = plan.controls
+      if (runBy !== 'main-switch' && stopBy !== 'main-switch') {
+        if (runBy === undefined) return lacks('controls.runBy')
+        return stopBy === undefined ? lacks('controls.stopBy') : good(message`It only isolates.`)
+      }
+      return {
+        severity: 'stop',
+        title: message`The main switch is used to run and stop`,
+        says: message`Switched off so, the spindle coasts; switched on, it may start by itself.`,
+        why: 'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
+        remedies: [
+          {
+            label: message`Use start and stop buttons`,
+            patch: [set('controls.runBy', 'momentary'), set('controls.stopBy', 'stop-button')],
+          },
+        ],
+        path: 'controls.runBy',
+      }
+    },
+  ),
 
-  judgement('controls.restart', 'settings', 'drive', restart),
+  judgement(
+    {
+      id: 'controls.restart',
+      asks: 'After a power cut',
+      stage: 'settings',
+      chainLink: 'drive',
+      by: 'first-spin',
+      danger: true,
+    },
+    restart,
+  ),
 
-  judgement('controls.start-speed', 'settings', 'spindle', startSpeed),
+  judgement(
+    {
+      id: 'controls.start-speed',
+      asks: 'Speed when RUN is pressed',
+      stage: 'settings',
+      chainLink: 'spindle',
+      by: 'on-machine',
+      danger: true,
+    },
+    startSpeed,
+  ),
 ]

@@ -1,94 +1,22 @@
-import { planningValues } from '../data/planningValues'
 import type { Facts } from '../facts/facts'
-import { numberOf } from '../facts/figure'
-import { actingValue } from '../facts/settings/settingsFacts'
 import { set } from '../plan'
-import { newtonMetres, rpm, message, seconds } from '../quantities'
-import { unscrew } from '../workholding'
-import { judgement, type Verdict } from './finding'
+import { message, seconds, type Message } from '../quantities'
+import { doesNotApply, good, lacks } from './answer'
+import { judgement, type Answer, type Remedy } from './finding'
 
-/** A ramp shorter than this on a threaded nose is judged even while nothing was measured. */
-const HARD_STOP_S = 5
-
-/** Offered instead: as the plan derives it for a threaded nose. */
-const PATIENT_STOP_S = planningValues.threadedRampS.value
-
-function threadedNose(facts: Facts): Verdict | undefined {
-  const { plan, settings, speeds } = facts
-  if (plan.survey.spindleNose !== 'threaded') return undefined
-  const stopMode = actingValue(settings.lines, 'stopMode')
-  const slower = (to: number) => ({
-    label: message`Set deceleration to ${seconds(to)}`,
-    patch: [set('settings.chosen.decelerationS', to), set('settings.inDrive.decelerationS', undefined)],
-  })
-  const coast = {
-    label: message`Let it coast instead`,
-    patch: [set('settings.chosen.stopMode', 'coast'), set('settings.inDrive.stopMode', undefined)],
-  }
-  const why = 'The chuck runs on while the spindle stops, unscrews, and comes off turning.'
-  if (stopMode === 'dc-brake')
-    return {
-      severity: 'stop',
-      about: 'dc',
-      title: message`A hard brake on a threaded nose`,
-      says: message`DC injection stops the spindle as hard as it can; what the chuck’s thread stands is ${plan.survey.seatTorqueNm === undefined ? 'not known' : message`${newtonMetres(plan.survey.seatTorqueNm)}`}.`,
-      why,
-      remedies: [
-        {
-          label: message`Ramp down instead`,
-          patch: [set('settings.chosen.stopMode', 'ramp'), set('settings.inDrive.stopMode', undefined)],
-        },
-      ],
-      path: 'settings.chosen.stopMode',
-    }
-  const stopSeconds = numberOf(settings.decelerationS)
-  if (stopMode !== 'ramp' || stopSeconds === undefined) return undefined
-  const holder = facts.stop.heaviest
-  const inertiaKgM2 = numberOf(facts.stop.inertia)
-  const top = numberOf(speeds.main?.unloadedTopRpm)
-  const seatNm = plan.survey.seatTorqueNm
-  const result =
-    inertiaKgM2 && top && stopSeconds > 0 ? unscrew.run({ inertiaKgM2, speedRpm: top, stopSeconds, seatNm }) : undefined
-  const torque = result?.ok
-    ? message` ${holder?.name ?? ''} at ${rpm(top ?? 0)} pulls at its thread with ${newtonMetres(result.value.torqueNm)}.`
-    : message` Its pull at the thread is not known: the chuck’s size is missing.`
-  if (seatNm !== undefined && result?.ok) {
-    const enough = Math.ceil((stopSeconds * result.value.torqueNm) / (seatNm / 2))
-    return result.value.permitted
-      ? undefined
-      : {
-          severity: 'stop',
-          about: 'measured',
-          title: message`The stop is too hard for the thread`,
-          says: message`In ${seconds(stopSeconds)}${torque} Half the measured ${newtonMetres(seatNm)} is the most.`,
-          why,
-          remedies: [slower(enough), coast],
-          path: 'settings.chosen.decelerationS',
-        }
-  }
-  if (stopSeconds >= HARD_STOP_S) return undefined
-  return {
-    severity: 'stop',
-    about: 'unmeasured',
-    title: message`A hard stop on a threaded nose`,
-    says: message`The ramp is ${seconds(stopSeconds)} and the seating torque was never measured.${torque}`,
-    why,
-    remedies: [slower(PATIENT_STOP_S), coast],
-    path: 'settings.chosen.decelerationS',
-  }
-}
-
-function emergencyStop({ plan }: Facts): Verdict | undefined {
+function emergencyStop({ plan }: Facts): Answer | Answer[] {
   const { emergencyStop: fitted } = plan.controls
   const path = 'controls.emergencyStop'
-  const remedies = [
-    { label: message`Plan safe torque off`, patch: [set(path, 'safe-torque-off')] },
-    { label: message`Plan a supply contactor`, patch: [set(path, 'contactor')] },
+  const remedies: Remedy[] = [
+    ...(plan.drive.safeTorqueOff === false
+      ? []
+      : [{ label: message`Plan safe torque off`, patch: [set(path, 'safe-torque-off')] }]),
+    { label: message`Plan a supply contactor`, patch: [set(path, 'contactor')], mains: true },
   ]
   const { coastS } = plan.survey
-  const coasts =
+  const coasts: Message =
     coastS === undefined
-      ? 'How many seconds it then coasts is not known until it is timed.'
+      ? message`How many seconds it then coasts is not known until it is timed.`
       : message`Timed without braking it coasted ${seconds(coastS)}.`
   switch (fitted) {
     case 'none':
@@ -138,77 +66,108 @@ function emergencyStop({ plan }: Facts): Verdict | undefined {
         path,
       }
     case 'safe-torque-off':
+      if (plan.drive.safeTorqueOff === false)
+        return {
+          severity: 'stop',
+          about: 'not-there',
+          title: message`The drive has no safe torque off`,
+          says: message`The emergency stop is planned through it; on an ordinary input a mushroom is only a stop button.`,
+          why: 'Pressed, it may do nothing at all. Another drive, or a supply contactor (IEC 60204-1, ISO 13850).',
+          remedies,
+          path,
+        }
+      return [coasting(coasts), ...(plan.drive.safeTorqueOff === undefined ? [lacks('drive.safeTorqueOff')] : [])]
     case 'contactor':
-      return {
-        severity: 'note',
-        about: 'coasts',
-        title: message`The emergency stop coasts and does not isolate`,
-        says: message`It takes the torque away; the spindle runs on. ${coasts}`,
-        why: 'The drive stays live and charged. Work on it only dead: off, locked, waited, meter proved, measured, meter proved again.',
-        path,
-      }
-    default:
-      return undefined
+      return coasting(coasts)
+    case undefined:
+      return lacks(path)
   }
 }
 
+/** An emergency stop that is one, and what it does not do. */
+const coasting = (coasts: Message): Answer => ({
+  severity: 'note',
+  about: 'coasts',
+  title: message`The emergency stop coasts and does not isolate`,
+  says: message`It takes the torque away; the spindle runs on. ${coasts}`,
+  why: 'The drive stays live and charged. Work on it only dead: off, locked, waited, meter proved, measured, meter proved again.',
+  path: 'controls.emergencyStop',
+})
+
 /** Whether it stops, how, and what that does to what is on the spindle. */
 export const stopFindings = [
-  judgement('controls.emergency-stop', 'settings', 'spindle', emergencyStop),
-
-  judgement('controls.reset-starts', 'settings', 'spindle', ({ plan }) =>
-    plan.controls.resetStarts === true
-      ? {
-          severity: 'stop',
-          title: message`Pulling the mushroom out starts the machine`,
-          says: message`Resetting an emergency stop must not start anything.`,
-          why: 'The person who resets it may not be the one who knows why it was pressed.',
-          remedies: [
-            {
-              label: message`Use start and stop buttons`,
-              patch: [set('controls.runBy', 'momentary'), set('controls.resetStarts', false)],
-            },
-          ],
-          path: 'controls.resetStarts',
-        }
-      : undefined,
+  judgement(
+    {
+      id: 'controls.emergency-stop',
+      asks: 'Emergency stop',
+      stage: 'settings',
+      chainLink: 'spindle',
+      by: 'first-spin',
+      danger: true,
+    },
+    emergencyStop,
   ),
 
-  judgement('controls.knob-as-stop', 'settings', 'spindle', ({ plan }) =>
-    plan.controls.stopBy === 'knob-zero'
-      ? {
-          severity: 'stop',
-          title: message`The knob at zero is not a stop`,
-          says: message`With the knob down the RUN command is still live${plan.controls.runLamp ? '' : ', and no lamp shows it'}.`,
-          why: 'A touch of the knob, or noise on its wire, turns the spindle.',
-          remedies: [
-            {
-              label: message`Plan a real stop and a run lamp`,
-              patch: [set('controls.stopBy', 'stop-button'), set('controls.runLamp', true)],
-            },
-          ],
-          path: 'controls.stopBy',
-        }
-      : undefined,
+  judgement(
+    {
+      id: 'controls.reset-starts',
+      asks: 'Resetting the emergency stop',
+      stage: 'settings',
+      chainLink: 'spindle',
+      by: 'first-spin',
+      danger: true,
+    },
+    ({ plan }) =>
+      plan.controls.resetStarts === true
+        ? {
+            severity: 'stop',
+            title: message`Pulling the mushroom out starts the machine`,
+            says: message`Resetting an emergency stop must not start anything.`,
+            why: 'The person who resets it may not be the one who knows why it was pressed.',
+            remedies: [
+              {
+                label:
+                  plan.controls.runBy === 'momentary'
+                    ? message`Wired so that only RUN starts it, and tried`
+                    : message`Use start and stop buttons`,
+                patch: [set('controls.runBy', 'momentary'), set('controls.resetStarts', false)],
+              },
+            ],
+            path: 'controls.resetStarts',
+          }
+        : plan.controls.emergencyStop === 'none'
+          ? doesNotApply('There is no emergency stop')
+          : plan.controls.resetStarts === undefined
+            ? lacks('controls.resetStarts')
+            : good(message`It was tried: resetting starts nothing.`),
   ),
 
-  judgement('controls.threaded-nose-stop', 'settings', 'spindle', threadedNose),
-
-  judgement('controls.threaded-nose-reverse', 'settings', 'spindle', ({ plan }) =>
-    plan.survey.spindleNose === 'threaded' &&
-    plan.controls.reverseWanted === true &&
-    plan.controls.reverseLocked !== true
-      ? {
-          severity: 'stop',
-          title: message`Reverse on a threaded nose without a lock`,
-          says: message`In reverse the cut itself unscrews the chuck.`,
-          why: 'Only a clamp or key made for it holds a threaded chuck in reverse.',
-          remedies: [
-            { label: message`Leave reverse out`, patch: [set('controls.reverseWanted', false)] },
-            { label: message`The chuck is locked`, patch: [set('controls.reverseLocked', true)] },
-          ],
-          path: 'controls.reverseLocked',
-        }
-      : undefined,
+  judgement(
+    {
+      id: 'controls.knob-as-stop',
+      asks: 'How it is stopped',
+      stage: 'settings',
+      chainLink: 'spindle',
+      by: 'first-spin',
+      danger: true,
+    },
+    ({ plan }) =>
+      plan.controls.stopBy === 'knob-zero'
+        ? {
+            severity: 'stop',
+            title: message`The knob at zero is not a stop`,
+            says: message`With the knob down the RUN command is still live${plan.controls.runLamp ? '' : ', and no lamp shows it'}.`,
+            why: 'A touch of the knob, or noise on its wire, turns the spindle.',
+            remedies: [
+              {
+                label: message`Plan a real stop and a run lamp`,
+                patch: [set('controls.stopBy', 'stop-button'), set('controls.runLamp', true)],
+              },
+            ],
+            path: 'controls.stopBy',
+          }
+        : plan.controls.stopBy === undefined
+          ? lacks('controls.stopBy')
+          : good(message`It is not stopped by its knob.`),
   ),
 ]

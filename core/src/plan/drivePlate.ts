@@ -26,7 +26,8 @@ export const driveModes = { vf: 'Plain V/f', vector: 'Sensorless vector' } as co
 export const driveSchema = z.strictObject({
   name: words('Drive', 80),
   input: choice('Input made for', driveInputs),
-  inputVoltageV: quantity('voltage', 'Input volts', 90, 725),
+  inputVoltageV: quantity('voltage', 'Input volts', 90, 725, 'The lower, where a range is printed: the 200 of 200-240'),
+  inputVoltageTopV: quantity('voltage', 'Input volts, to', 90, 725, 'The higher of a printed range'),
   doubler: yesNo('Doubles the voltage', 'A 120 V drive that gives 230 V to the motor'),
   powerW: quantity('power', 'Power', 50, 110_000),
   ratedOutputA: quantity('current', 'Output amps', 0.1, 600),

@@ -38,8 +38,11 @@ export const settingFields = {
 export type SettingId = keyof typeof settingFields
 export const settingIds = Object.keys(settingFields) as SettingId[]
 
+export const rampShapes = { straight: 'Straight', 's-curve': 'Rounded at both ends' } as const
+
 /** Further settings a drive may hold, judged when typed but not on the card of fourteen. */
 export const furtherFields = {
+  rampShape: choice('Shape of its ramps', rampShapes),
   fixedStartHz: quantity('frequency', 'Fixed starting hertz', 0, 1500),
   skipHz: quantity('frequency', 'Skipped, middle', 0.5, 1500, 'A band the drive passes through without staying'),
   skipBandHz: quantity('frequency', 'Skipped, to each side', 0.1, 100),

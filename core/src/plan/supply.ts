@@ -20,6 +20,7 @@ export const supplyUnits = {
 
 export type SupplyUnit = keyof typeof supplyUnits
 
+export const plugKinds = { household: 'Of the household', industrial: 'Industrial, round' } as const
 export const fixings = { fixed: 'Wired in', plug: 'Plug and socket' } as const
 
 /**
@@ -61,6 +62,11 @@ export const supplySchema = z.strictObject({
   ambientC: on('drive', quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know')),
   plugOrFixed: on('drive', choice('How the drive is joined to it', fixings)),
   plugA: on('drive', quantity('current', 'Plug and socket rated', 1, 125, 'The number on both; the smaller counts')),
+  plugKind: on('drive', choice('Plug and socket are', plugKinds)),
+  secondEarth: on(
+    'drive',
+    yesNo('A second protective conductor', 'From the drive or the machine to earth, beside the one in the cable'),
+  ),
   extensionM: on('drive', quantity('distance', 'Extension lead', 0.5, 200, 'Only where there is one')),
   extensionMm2: on(
     'drive',

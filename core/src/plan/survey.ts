@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { workMaterials, type WorkMaterialId } from '../data/workMaterials'
-import { choice, count, id, on, quantity, words } from './field'
+import { milestones } from '../stages/milestones'
+import { choice, count, id, on, quantity, words, yesNo } from './field'
 import { positionSchema } from './position'
 
 export const machineKinds = {
@@ -103,6 +104,21 @@ export const holderKinds = {
   collet: 'Collet',
   wheel: 'Grinding wheel',
   cutter: 'Cutter or saw blade',
+  'band-wheel': 'Band wheel',
+} as const
+
+export const fastenings = {
+  thread: 'Screwed on the nose',
+  locked: 'Screwed on, with a lock',
+  taper: 'A taper or collet',
+  bolted: 'Bolts or cam locks',
+  nut: 'A nut or screw on its end',
+} as const
+
+export const seats = {
+  shoulder: 'Against the shoulder',
+  gap: 'Not against the shoulder',
+  washer: 'With a washer between',
 } as const
 
 export const inertiaWays = { size: 'Its size', rim: 'Its rim', mass: 'Its mass', timing: 'Timing' } as const
@@ -126,12 +142,17 @@ export const holderSchema = z.strictObject({
   runUpS: quantity('time', 'Runs up in', 0.05, 600, 'Timed with the motor pulling at its rated torque'),
   markedRpm: quantity('speed', 'Marked highest speed', 1, 200_000, 'Only what is stamped or printed on it'),
   markedMPerS: quantity('beltSpeed', 'Marked rim speed', 1, 250, 'Wheels: the m/s or ft/min on the label'),
+  heldBy: choice('Held by', fastenings, 'By the nose unless you say so'),
+  unmarked: yesNo('No mark on it', 'Looked for all round, and there is none'),
 })
 
 /** The machine as found and the work it must do. */
 export const surveySchema = z.strictObject({
+  comesNext: choice('What comes next', milestones, 'Of the work; what is due later is not asked yet'),
   machineKind: choice('Machine', machineKinds),
   spindleNose: choice('Spindle nose', spindleNoses),
+  noseThreadMm: quantity('length', 'Thread of the nose', 6, 300, 'Over its crests: the 2 1/4 of 2 1/4"-8'),
+  noseSeat: choice('What is screwed on seats', seats),
   originalTopRpm: quantity(
     'speed',
     'Original top spindle speed',

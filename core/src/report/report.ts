@@ -1,23 +1,27 @@
 import { messageText, printQuantity, type UnitSystem } from '../quantities'
 import { fieldAt, type Plan } from '../plan'
 import type { Evaluation } from '../evaluate/evaluate'
+import { answerWords, tally, tallyWords } from '../evaluate/tally'
+import { MAINS_WORK } from '../findings/mainsWork'
+import { milestones } from '../stages/milestones'
 import type { FigureId } from '../facts/figureId'
 
 /** A short report for a terminal or a message to a friend. */
 export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 'metric'): string {
-  const { chain, findings, figures, positions, jobs, settings, missing, next } = evaluation
+  const { chain, findings, judged, figures, positions, jobs, settings, missing, next } = evaluation
   const lines: string[] = [plan.name, '='.repeat(plan.name.length), '']
   for (const link of chain)
     lines.push(
       `${link.name.padEnd(9)}${link.state.padEnd(7)}${messageText(link.headline, system)}; ${messageText(link.detail, system)}`,
     )
-  lines.push('', `Findings: ${findings.length === 0 ? 'none' : ''}`)
+  lines.push('', `Judged: ${tallyWords(tally(judged))}.`, '', `Findings: ${findings.length === 0 ? 'none' : ''}`)
   for (const f of findings) {
     lines.push(
-      `  ${f.severity.toUpperCase()}  ${messageText(f.title, system)}`,
+      `  ${f.severity.toUpperCase()}  ${messageText(f.title, system)}${f.due ? '' : ` (by ${milestones[f.by].toLowerCase()})`}`,
       `        ${messageText(f.says, system)} ${f.why}`,
     )
-    for (const r of f.remedies) lines.push(`        -> ${messageText(r.label, system)}`)
+    for (const r of f.remedies)
+      lines.push(`        -> ${messageText(r.label, system)}${r.mains ? ` (${MAINS_WORK})` : ''}`)
   }
   const figure = (id: FigureId) => {
     const found = figures[id]
@@ -37,6 +41,9 @@ export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 
         : (field.options?.[s.value ?? ''] ?? 'not known')
     lines.push(`  ${s.label.padEnd(28)}${value.padEnd(24)}${s.basis}`)
   }
+  const due = judged.filter((j) => j.answer === 'cannot-be-judged' && j.due)
+  if (due.length > 0)
+    lines.push('', 'Due now and not judged:', ...due.map((j) => `  ${j.asks}: ${messageText(answerWords(j), system)}`))
   if (missing.length > 0)
     lines.push(
       '',

@@ -1,5 +1,7 @@
 export * from './wheelSpeed'
 export * from './cylinderInertia'
+export * from './massInertia'
+export * from './threadSeat'
 export * from './unscrew'
 export * from './ringInertia'
 export * from './reflectedInertia'

@@ -34,6 +34,22 @@ export const workholdingRuleWords = {
     },
     example: { inertiaKgM2: 0.18, speedRpm: 800, stopSeconds: 4, seatNm: 40 },
   },
+  'workholding.thread-seat': {
+    title: 'Loosening torque of a chuck seated by hand',
+    formula: 'T = 0.11 N m/mm x d: the least of dry cases, seated by hand, friction 0.10',
+    citation: 'Planning value after the mechanics of a screw joint; measure it with a bar and a spring balance',
+    input: { threadMm: 'mm, diameter of the nose’s thread over its crests' },
+    output: { seatNm: 'N m, planned to loosen it' },
+    example: { threadMm: 25.4 },
+  },
+  'inertia.mass': {
+    title: 'Inertia of a disc by its mass',
+    formula: 'J = m D^2 / 8',
+    citation: 'Mechanics of a solid of revolution; that it is a full disc is a planning value',
+    input: { massKg: 'kg, on a scale', outerMm: 'mm, outer diameter' },
+    output: { inertiaKgM2: 'kg m2, about the axis' },
+    example: { massKg: 23.12, outerMm: 250 },
+  },
   'inertia.cylinder': {
     title: 'Mass and inertia of a disc',
     formula: 'm = rho pi (D^2 - d^2) L / 4;  J = m (D^2 + d^2) / 8',

@@ -4,7 +4,7 @@ import {
   conversionFile,
   CONVERSION_FORMAT,
   emptyPlan,
-  evaluate,
+  advise,
   PLAN_VERSION,
   readConversionFile,
   readPlan,
@@ -118,7 +118,7 @@ export class ConversionsService {
   async judged(id: string) {
     const conversion = await this.find(id)
     try {
-      return { conversion, evaluation: evaluate(conversion.plan) }
+      return { conversion, evaluation: advise(conversion.plan) }
     } catch (error) {
       const faults = faultsOfStored(conversion.plan)
       throw faults.length === 0 ? error : unreadable(faults)

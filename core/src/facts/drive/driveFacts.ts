@@ -33,10 +33,10 @@ export function driveFacts(context: Before): DriveFacts {
       rules.ceilingVoltage,
       'outputV',
       named('drive.ceilingV', 'Most volts to the motor', 'voltage'),
-      { supplyV: supply.voltageV, doubler },
+      { supplyV: supply.feedV, doubler },
     ),
     busV: ledger.derive(rules.busVoltage, 'busV', named('drive.busV', 'Bus volts, no load', 'voltage'), {
-      supplyV: supply.voltageV,
+      supplyV: supply.feedV,
       doubler,
     }),
     outputA: output(context, onOnePhase),
@@ -85,7 +85,7 @@ function onePhaseOutput({ plan, ledger, tables }: Before, ratedOutputA: FigureSt
 
 function computedInput({ ledger, tables, supply, motor, installation }: Before): FigureState {
   const { truePowerFactorThreePhase, truePowerFactorSinglePhase } = tables.planning
-  const lambda = numberOf(supply.phases) === 3 ? truePowerFactorThreePhase : truePowerFactorSinglePhase
+  const lambda = numberOf(supply.feedPhases) === 3 ? truePowerFactorThreePhase : truePowerFactorSinglePhase
   return ledger.derive(
     rules.inputCurrent,
     'currentA',
@@ -94,8 +94,8 @@ function computedInput({ ledger, tables, supply, motor, installation }: Before):
       shaftW: ledger.given('motor.powerW'),
       motorEfficiency: motor.efficiency,
       driveEfficiency: installation.driveEfficiency,
-      supplyV: supply.voltageV,
-      phases: supply.phases,
+      supplyV: supply.feedV,
+      phases: supply.feedPhases,
       powerFactor: ledger.typical(
         named('drive.truePowerFactor', 'True power factor at the wall', 'fraction'),
         lambda.value,

@@ -1,8 +1,8 @@
 import { brakeResistor, busCapacitance, busRipple, busThreshold, rampTime, stopWithoutResistor } from '../../drive'
 import { coastFriction, frictionShare } from '../../drivetrain'
-import type { PlanPath } from '../../plan'
+import type { Holder, PlanPath } from '../../plan'
 import type { PlanningValue } from '../../data/planningValues'
-import { cylinderInertia } from '../../workholding'
+import { cylinderInertia, massInertia, ringInertia } from '../../workholding'
 import type { Knowing } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import { choice, named, unknownField, type Naming } from '../ledger'
@@ -17,6 +17,8 @@ export interface StopFacts {
   /** The heaviest thing on the spindle, as a steel disc. */
   heaviest: { name: string; index: number } | undefined
   inertia: FigureState
+  /** Of each thing that may spin, in the order of the plan. */
+  holders: FigureState[]
   frictionNm: FigureState
   /** Quickest run-up on the motor's rated torque. */
   rampS: FigureState
@@ -40,7 +42,7 @@ type Before = Knowing<{
 export function stopFacts(context: Before): StopFacts {
   const { plan, ledger, tables, drive, settings, speeds, supply, installation } = context
   const { planning } = tables
-  const { heaviest, inertia } = heaviestHolder(context)
+  const { heaviest, inertia, holders } = heaviestHolder(context)
   const speedRpm: FigureState =
     speeds.main?.unloadedTopRpm ?? unknownField('survey.mainPositionId', 'Position used most')
   const torqueNm: FigureState = speeds.main?.torqueNm ?? speedRpm
@@ -120,7 +122,7 @@ export function stopFacts(context: Before): StopFacts {
           busV: drive.busV,
         })
       : undefined
-  return { heaviest, inertia, frictionNm, rampS, stopS, resistorOhm, resistorW: braked.peakW, rippleV }
+  return { heaviest, inertia, holders, frictionNm, rampS, stopS, resistorOhm, resistorW: braked.peakW, rippleV }
 }
 
 /** Bus capacitors as printed, or as drives of that power usually have them. */
@@ -139,38 +141,67 @@ const busFarad = ({ plan, ledger, tables }: Before): FigureState =>
     )
   })
 
-function heaviestHolder({ plan, ledger }: Before): Pick<StopFacts, 'heaviest' | 'inertia'> {
-  const discs = plan.survey.holders.flatMap((holder, index) => {
-    const disc =
-      holder.diameterMm === undefined || holder.widthMm === undefined
-        ? undefined
-        : cylinderInertia.run({ outerMm: holder.diameterMm, lengthMm: holder.widthMm })
-    return disc?.ok ? [{ index, name: holderName(holder), inertia: disc.value.inertiaKgM2 }] : []
-  })
-  const heaviest = discs.reduce<(typeof discs)[number] | undefined>(
-    (most, d) => (most && most.inertia >= d.inertia ? most : d),
+/** Inertia of one thing that spins, by the way that is chosen: a full disc, its rim, or its mass as a full disc. */
+function holderInertia({ ledger }: Before, holder: Holder, index: number): FigureState {
+  const name = holderName(holder)
+  const path = `survey.holders.${index}` as const
+  const outer = ledger.given(`${path}.diameterMm`, `${name}: diameter`)
+  const naming = (how: string) => named(`holder.${holder.id}.inertia`, `Inertia of ${name}, ${how}`, 'inertia')
+  switch (holder.inertiaFrom) {
+    case 'rim':
+      return ledger.derive(ringInertia, 'inertiaKgM2', naming('as a rim'), {
+        outerMm: outer,
+        innerMm: ledger.given(`${path}.boreMm`, `${name}: inside of the rim`),
+        lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`),
+      })
+    case 'mass':
+      return ledger.derive(
+        massInertia,
+        'inertiaKgM2',
+        naming('by its mass'),
+        { massKg: ledger.given(`${path}.massKg`, `${name}: mass`), outerMm: outer },
+        // That it is a full disc is a planning value.
+        { planning: true },
+      )
+    case 'timing':
+      return ledger.block(
+        naming('by timing'),
+        [],
+        'Inertia by timing is not worked out yet: choose its size, rim or mass',
+      )
+    default:
+      return ledger.derive(
+        cylinderInertia,
+        'inertiaKgM2',
+        naming('as a steel disc'),
+        { outerMm: outer, lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`) },
+        // That it is a full disc of steel is a planning value.
+        { planning: true },
+      )
+  }
+}
+
+function heaviestHolder(context: Before): Pick<StopFacts, 'heaviest' | 'inertia' | 'holders'> {
+  const { plan, ledger } = context
+  const holders = plan.survey.holders.map((holder, index) => holderInertia(context, holder, index))
+  const naming = named('stop.inertia', 'Inertia on the spindle', 'inertia')
+  const known = holders.flatMap((inertia, index) => (isKnown(inertia) ? [{ inertia, index }] : []))
+  const most = known.reduce<(typeof known)[number] | undefined>(
+    (best, one) => (best && best.inertia.value >= one.inertia.value ? best : one),
     undefined,
   )
-  if (!heaviest)
+  const holder = most && plan.survey.holders[most.index]
+  if (!most || !holder)
     return {
-      heaviest,
-      inertia: ledger.block(named('stop.inertia', 'Inertia on the spindle', 'inertia'), [
-        unknownField('survey.holders', 'Size of what spins'),
-      ]),
+      heaviest: undefined,
+      holders,
+      inertia: ledger.block(naming, [unknownField('survey.holders', 'Size of what spins')]),
     }
-  const { index, name } = heaviest
-  const inertia = ledger.derive(
-    cylinderInertia,
-    'inertiaKgM2',
-    named('stop.inertia', `Inertia of ${name}, as a steel disc`, 'inertia'),
-    {
-      outerMm: ledger.given(`survey.holders.${index}.diameterMm`, `${name}: diameter`),
-      lengthMm: ledger.given(`survey.holders.${index}.widthMm`, `${name}: width`),
-    },
-    // That it is a full disc of steel is a planning value.
-    { planning: true },
-  )
-  return { heaviest, inertia }
+  return {
+    heaviest: { name: holderName(holder), index: most.index },
+    holders,
+    inertia: ledger.stated({ ...naming, label: most.inertia.label }, most.inertia.value, 'computed', [most.inertia]),
+  }
 }
 
 /** Friction from a timed coast: what brings the inertia to rest in that time; a typical share of torque until then. */

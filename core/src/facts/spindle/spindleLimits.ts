@@ -20,17 +20,28 @@ function markedRpm({ markedRpm: marked, markedMPerS, diameterMm }: Holder): numb
   return marked !== undefined && fromRim !== undefined ? Math.min(marked, fromRim) : (marked ?? fromRim)
 }
 
-export const holderName = ({ name, kind }: Holder): string =>
-  name?.trim() || (kind === 'wheel' ? 'the wheel' : 'the chuck')
+export const holderName = ({ name, kind }: Holder): string => name?.trim() || words[kind ?? 'chuck']
+
+const words: Record<NonNullable<Holder['kind']>, string> = {
+  chuck: 'the chuck',
+  faceplate: 'the faceplate',
+  collet: 'the collet',
+  wheel: 'the wheel',
+  cutter: 'the cutter',
+  'band-wheel': 'the band wheel',
+}
+
+/** The ceiling of one thing that spins: its mark, else the machine's own original speed. */
+export function limitOf({ survey }: Plan, holder: Holder, index: number): SpindleLimit | undefined {
+  const marked = markedRpm(holder)
+  const rpm = marked ?? survey.originalTopRpm
+  return rpm === undefined ? undefined : { rpm, what: holderName(holder), marked: marked !== undefined, holder, index }
+}
 
 /** The ceiling of each thing that spins, and of the spindle itself where its original top speed is known. */
-export function spindleLimits({ survey }: Plan): SpindleLimit[] {
-  const original = survey.originalTopRpm
-  const holders = survey.holders.flatMap((holder, index): SpindleLimit[] => {
-    const marked = markedRpm(holder)
-    const rpm = marked ?? original
-    return rpm === undefined ? [] : [{ rpm, what: holderName(holder), marked: marked !== undefined, holder, index }]
-  })
+export function spindleLimits(plan: Plan): SpindleLimit[] {
+  const original = plan.survey.originalTopRpm
+  const holders = plan.survey.holders.flatMap((holder, index) => limitOf(plan, holder, index) ?? [])
   return original === undefined ? holders : [...holders, { rpm: original, what: 'the spindle as built', marked: false }]
 }
 

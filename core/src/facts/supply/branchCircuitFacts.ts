@@ -20,6 +20,13 @@ export interface BranchCircuitFacts {
 export const regionOf = ({ supply }: Plan): 'iec' | 'nec' | undefined =>
   supply.region ?? (supply.frequencyHz === undefined ? undefined : supply.frequencyHz > 55 ? 'nec' : 'iec')
 
+/** The conductors that the drive stands on. */
+function standsOn({ plan, supply }: Knowing<{ supply: SupplyFacts }>) {
+  if (plan.supply.phases !== 3) return plan.supply.topology
+  if (plan.drive.input !== '1') return 'three-phase'
+  return supply.betweenLineAndNeutral ? 'line-neutral' : 'line-line'
+}
+
 /** How a cable is laid, in the words of its table. */
 const methods = {
   iec: { surface: 'C', conduit: 'B2', cord: undefined },
@@ -30,7 +37,7 @@ const methods = {
 export function branchCircuitFacts(context: Knowing<{ supply: SupplyFacts; drive: DriveFacts }>): BranchCircuitFacts {
   const { plan, ledger, drive } = context
   const region = regionOf(plan)
-  const topology = plan.drive.doubler ? 'doubler' : plan.supply.phases === 3 ? 'three-phase' : plan.supply.topology
+  const topology = plan.drive.doubler ? 'doubler' : standsOn(context)
   const rating = named('supply.protectionA', 'Breaker the drive asks for', 'current')
   const protectedBy =
     region === undefined || topology === undefined || !isKnown(drive.inputA)
@@ -72,10 +79,11 @@ function cableFacts(
   const laying = plan.supply.laying
   const missing: FigureState[] = [
     lengthM,
-    supply.voltageV,
-    supply.phases,
+    supply.feedV,
+    supply.feedPhases,
     drive.inputA,
     ...(laying ? [] : [unknownField('supply.laying', 'How it is laid')]),
+    ...(region ? [] : [unknownField('supply.frequencyHz', 'Mains hertz')]),
   ]
   const method = region && laying ? methods[region][laying] : undefined
   const protectionA =
@@ -103,8 +111,8 @@ function cableFacts(
           ambientC.citation,
         ),
       ),
-      phases: supply.phases,
-      voltageV: supply.voltageV,
+      phases: supply.feedPhases,
+      voltageV: supply.feedV,
       maxDropPercent: {
         raw: maximumDrop.value * 100,
         shown: `${maximumDrop.value * 100} %`,

@@ -53,8 +53,8 @@ export function plugAndLeadFacts({
             lengthM: ledger.given('supply.extensionM'),
             areaMm2: ledger.given('supply.extensionMm2'),
             coiled: choice(plan.supply.extensionCoiled ?? false, 'Used rolled up'),
-            voltageV: supply.voltageV,
-            phases: supply.phases,
+            voltageV: supply.feedV,
+            phases: supply.feedPhases,
           },
         )
   return {
