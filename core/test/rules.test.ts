@@ -140,6 +140,9 @@ describe('worked examples', () => {
       1,
     ],
     ['inertia.ring', { outerMm: 600, innerMm: 520, lengthMm: 50 }, { massKg: 27.62, inertiaKgM2: 2.1766 }, 2],
+    ['inertia.mass', { massKg: 23.12, outerMm: 250 }, { inertiaKgM2: 0.180625 }, 6],
+    ['workholding.thread-seat', { threadMm: 57.15 }, { seatNm: 6.2865 }, 4],
+    ['workholding.thread-seat', { threadMm: 25.4 }, { seatNm: 2.794 }, 4],
     ['inertia.reflected', { inertiaKgM2: 0.18, ratio: 2.5 }, { inertiaKgM2: 0.0288 }, 6],
     [
       'cutting.turning',

@@ -102,7 +102,7 @@ describe('a judge that cannot be fetched', () => {
     await store.dispatch(fetchJudge())
     const { judge } = store.getState().judging
     const again = jest.fn<(plan: Plan) => ReturnType<typeof evaluate>>()
-    store.dispatch(fetchJudge.fulfilled(again, 'r', undefined))
+    store.dispatch(fetchJudge.fulfilled({ judge: again, tryRemedies: (_, evaluation) => evaluation }, 'r', undefined))
     expect(store.getState().judging.judge).toBe(judge)
   })
 })

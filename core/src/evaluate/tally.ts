@@ -1,5 +1,7 @@
 import type { JudgedLine } from '../findings/finding'
-import { fieldAt } from '../plan'
+import { positionName } from '../facts/belts/trainFacts'
+import { holderName } from '../facts/spindle/spindleLimits'
+import { fieldAt, type Plan } from '../plan'
 import { listed, message, type Message } from '../quantities'
 
 /** How much was judged, and how it came out. */
@@ -12,7 +14,7 @@ export interface Tally {
   doesNotApply: number
 }
 
-/** Counts the answers. */
+/** How many answers there are of each kind, and how many of the missing ones are due. */
 export function tally(judged: readonly JudgedLine[]): Tally {
   const count = (answer: JudgedLine['answer']) => judged.filter((line) => line.answer === answer).length
   return {
@@ -41,5 +43,22 @@ export const tallyWords = ({ good, found, notJudged, due }: Tally): string =>
 export function answerWords({ answer, says, missing }: JudgedLine): Message {
   if (answer !== 'cannot-be-judged' || missing.length === 0) return says
   const wants = listed([...new Set(missing.map((path) => fieldAt(path).label.toLowerCase()))])
-  return says.length === 0 ? message`Wants ${wants}` : message`Wants ${wants}. ${says}`
+  return says.length === 0 ? message`Not known yet: ${wants}` : message`Not known yet: ${wants}. ${says}`
+}
+
+/**
+ * What was asked, and of which position, belt, job or thing that spins where there are several.
+ */
+export function askedOf({ survey }: Plan, { id, asks }: JudgedLine): string {
+  const about = id.split('/')[1]?.replace(/-(elsewhere|ended)$/, '')
+  if (about === undefined) return asks
+  const position = survey.positions.findIndex(
+    (p) => p.id === about || about.startsWith(`position-${p.id}-`) || about.startsWith(`${p.id}-`),
+  )
+  const at = survey.positions[position]
+  if (at) return `${asks}: ${positionName(at, position)}`
+  const holder = survey.holders.find((h) => h.id === about)
+  if (holder) return `${asks}: ${holderName(holder)}`
+  const job = survey.jobs.findIndex((j) => j.id === about)
+  return job < 0 ? asks : `${asks}: ${survey.jobs[job]?.name?.trim() || `job ${job + 1}`}`
 }

@@ -118,25 +118,25 @@ export const stopFindings = [
       danger: true,
     },
     ({ plan }) =>
-      plan.controls.resetStarts === true
-        ? {
-            severity: 'stop',
-            title: message`Pulling the mushroom out starts the machine`,
-            says: message`Resetting an emergency stop must not start anything.`,
-            why: 'The person who resets it may not be the one who knows why it was pressed.',
-            remedies: [
-              {
-                label:
-                  plan.controls.runBy === 'momentary'
-                    ? message`Wired so that only RUN starts it, and tried`
-                    : message`Use start and stop buttons`,
-                patch: [set('controls.runBy', 'momentary'), set('controls.resetStarts', false)],
-              },
-            ],
-            path: 'controls.resetStarts',
-          }
-        : plan.controls.emergencyStop === 'none'
-          ? doesNotApply('There is no emergency stop')
+      plan.controls.emergencyStop === 'none'
+        ? doesNotApply('There is no emergency stop')
+        : plan.controls.resetStarts === true
+          ? {
+              severity: 'stop',
+              title: message`Pulling the mushroom out starts the machine`,
+              says: message`Resetting an emergency stop must not start anything.`,
+              why: 'The person who resets it may not be the one who knows why it was pressed.',
+              remedies: [
+                {
+                  label:
+                    plan.controls.runBy === 'momentary'
+                      ? message`Wired so that only RUN starts it, and tried`
+                      : message`Use start and stop buttons`,
+                  patch: [set('controls.runBy', 'momentary'), set('controls.resetStarts', false)],
+                },
+              ],
+              path: 'controls.resetStarts',
+            }
           : plan.controls.resetStarts === undefined
             ? lacks('controls.resetStarts')
             : good(message`It was tried: resetting starts nothing.`),

@@ -1,7 +1,7 @@
 import { messageText, printQuantity, type UnitSystem } from '../quantities'
 import { fieldAt, type Plan } from '../plan'
 import type { Evaluation } from '../evaluate/evaluate'
-import { answerWords, tally, tallyWords } from '../evaluate/tally'
+import { answerWords, askedOf, tally, tallyWords } from '../evaluate/tally'
 import { MAINS_WORK } from '../findings/mainsWork'
 import { milestones } from '../stages/milestones'
 import type { FigureId } from '../facts/figureId'
@@ -43,7 +43,11 @@ export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 
   }
   const due = judged.filter((j) => j.answer === 'cannot-be-judged' && j.due)
   if (due.length > 0)
-    lines.push('', 'Due now and not judged:', ...due.map((j) => `  ${j.asks}: ${messageText(answerWords(j), system)}`))
+    lines.push(
+      '',
+      'Due now and not judged:',
+      ...due.map((j) => `  ${askedOf(plan, j)}: ${messageText(answerWords(j), system)}`),
+    )
   if (missing.length > 0)
     lines.push(
       '',

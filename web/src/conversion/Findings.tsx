@@ -1,4 +1,14 @@
-import { messageText, type Finding, type Severity, type StageId } from '@zesty/core'
+import {
+  MAINS_WORK,
+  messageText,
+  milestones,
+  tally,
+  tallyWords,
+  type Finding,
+  type Remedy,
+  type Severity,
+  type StageId,
+} from '@zesty/core'
 import { useState } from 'react'
 import { notice } from '../state/notice'
 import { useAppDispatch } from '../state/store'
@@ -9,13 +19,19 @@ import { Text } from '../parts/Text'
 import { useEvaluation } from '../state/evaluation'
 import { useChange } from '../state/openPlan'
 import { useUnits } from '../state/units'
+import { useOffers } from '../state/offers'
 import { undone } from '../state/planSlice'
+import { overlayChanged } from '../state/screenSlice'
+
+const sentence = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`
 
 const bar: Record<Severity, string> = { stop: 'border-l-oxide', watch: 'border-l-brass', note: 'border-l-blue' }
 
 /** What is wrong or worth knowing, stops first; this stage's before the others'. */
 export function Findings({ stage }: { stage: StageId }) {
-  const { findings, firstSteps } = useEvaluation()
+  const { findings, firstSteps, judged } = useEvaluation()
+  const offers = useOffers()
+  const dispatch = useAppDispatch()
   const [all, setAll] = useState(true)
   const shown = all ? findings : findings.filter((f) => f.stage === stage)
   const count = (severity: Severity) => findings.filter((f) => f.severity === severity).length
@@ -41,6 +57,15 @@ export function Findings({ stage }: { stage: StageId }) {
           {all ? 'All stages' : 'This stage'}
         </button>
       </div>
+      {begun && (
+        <button
+          type="button"
+          className="min-h-11 text-left text-[15px] leading-tight text-ink-2 underline underline-offset-4"
+          onClick={() => dispatch(overlayChanged('judged'))}
+        >
+          {tallyWords(tally(judged))}
+        </button>
+      )}
       {shown.length === 0 && (
         <p className="lead">
           {findings.length > 0
@@ -51,14 +76,21 @@ export function Findings({ stage }: { stage: StageId }) {
         </p>
       )}
       {shown.map((f) => (
-        <FindingCard key={f.id} finding={f} />
+        <FindingCard key={f.id} finding={f} remedies={offers.of(f.id)} tried={offers.tried} />
       ))}
     </aside>
   )
 }
 
-function FindingCard({ finding }: { finding: Finding }) {
-  const { id, severity, title, says, why, remedies, figures, path } = finding
+interface CardProps {
+  finding: Finding
+  remedies: Remedy[]
+  /** Whether they were tried since the last change. */
+  tried: boolean
+}
+
+function FindingCard({ finding, remedies, tried }: CardProps) {
+  const { id, severity, title, says, why, figures, path, due, by } = finding
   const change = useChange()
   const dispatch = useAppDispatch()
   const units = useUnits()
@@ -68,9 +100,12 @@ function FindingCard({ finding }: { finding: Finding }) {
     <article
       data-finding={id}
       tabIndex={-1}
-      className={`rounded-md border border-l-[6px] border-rule bg-card px-3 pt-2 pb-2.5 ${bar[severity]}`}
+      className={`rounded-md border border-l-[6px] border-rule bg-card px-3 pt-2 pb-2.5 ${due ? bar[severity] : 'border-dashed'}`}
     >
-      <Mark kind={severity} word />
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <Mark kind={severity} word />
+        {!due && <span className="text-[14px] text-ink-2">not due yet: by {milestones[by].toLowerCase()}</span>}
+      </div>
       <h3 className="font-cond text-[18px] leading-tight font-semibold">
         <Text said={title} />
       </h3>
@@ -86,7 +121,8 @@ function FindingCard({ finding }: { finding: Finding }) {
               <button
                 key={label}
                 type="button"
-                className={`btn ${i === 0 ? 'btn-main' : ''}`}
+                disabled={!tried}
+                className={`btn disabled:opacity-100 ${i === 0 ? 'btn-main' : ''}`}
                 onClick={() => {
                   change(label, remedy.patch)
                   notice(label, { label: 'Undo', onClick: () => void dispatch(undone()) })
@@ -98,6 +134,7 @@ function FindingCard({ finding }: { finding: Finding }) {
           })}
         </div>
       )}
+      {remedies.some((r) => r.mains) && <p className="mt-1 text-[14px] text-ink-2">{sentence(MAINS_WORK)}</p>}
       {(known.length > 0 || path) && (
         <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[15px]">
           {path && (

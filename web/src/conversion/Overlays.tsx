@@ -7,6 +7,7 @@ const Palette = lazy(loadPalette)
 const ConflictDialog = lazy(() => import('./ConflictDialog').then((m) => ({ default: m.ConflictDialog })))
 const UnsentDialog = lazy(() => import('./UnsentDialog').then((m) => ({ default: m.UnsentDialog })))
 const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })))
+const JudgedDialog = lazy(() => import('./JudgedDialog').then((m) => ({ default: m.JudgedDialog })))
 const Revisions = lazy(() => import('./Revisions').then((m) => ({ default: m.Revisions })))
 
 /** After this the first load is over. */
@@ -29,6 +30,7 @@ export function Overlays() {
       {conflicted ? <ConflictDialog /> : unsent && <UnsentDialog />}
       {overlay === 'palette' && <Palette onClose={close} />}
       {overlay === 'revisions' && <Revisions onClose={close} />}
+      {overlay === 'judged' && <JudgedDialog onClose={close} />}
       {overlay === 'keys' && <KeysDialog onClose={close} />}
     </Suspense>
   )

@@ -11,6 +11,7 @@ import { focusFinding, focusNextFinding } from './focusFinding'
 import { useEvaluation } from '../state/evaluation'
 import { useChange, useConversionId, useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
+import { useOffers } from '../state/offers'
 import { redone, undone } from '../state/planSlice'
 
 const item =
@@ -27,6 +28,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const id = useConversionId()
   const shopId = useShopId()
   const evaluation = useEvaluation()
+  const offers = useOffers()
   const switchUnits = useSwitchUnits(shopId, units)
   const { data: machines } = api.useMachinesQuery(shopId)
   const run = (work: () => void) => () => {
@@ -63,9 +65,10 @@ export function Palette({ onClose }: { onClose: () => void }) {
               >
                 {messageText(f.title, units)}
               </Command.Item>,
-              ...f.remedies.map((r) => (
+              ...offers.of(f.id).map((r) => (
                 <Command.Item
                   key={`${f.id} ${messageText(r.label)}`}
+                  disabled={!offers.tried}
                   className={`${item} pl-8 text-blue`}
                   value={`remedy ${f.id} ${messageText(r.label, units)}`}
                   onSelect={run(() => change(messageText(r.label, units), r.patch))}

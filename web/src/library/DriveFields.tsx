@@ -11,7 +11,8 @@ export function DriveFields({ at, name, needed = false }: DriveFieldsProps) {
       <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-4">
         <WordsField path={name} label="Called" longest={80} needed={needed} />
         <SelectField path={at('input')} />
-        <QuantityField path={at('inputVoltageV')} placeholder="230 V" />
+        <QuantityField path={at('inputVoltageV')} placeholder="230 V" hint="" />
+        <QuantityField path={at('inputVoltageTopV')} placeholder="same" hint="" />
         <QuantityField path={at('powerW')} placeholder="1.5 kW" />
         <QuantityField path={at('ratedOutputA')} placeholder="7.0 A" />
         <QuantityField path={at('ratedInputA')} placeholder="14.5 A" hint="" />

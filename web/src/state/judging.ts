@@ -3,6 +3,8 @@ import { createAsyncThunk, createSlice } from '@reduxjs/toolkit'
 
 /** Says what the product says about a plan. */
 export type Judge = (plan: Plan) => Evaluation
+/** Leaves of an evaluation's remedies those that mend: each is tried, so it takes as many times as long as there are. */
+export type TryRemedies = (plan: Plan, evaluation: Evaluation) => Evaluation
 
 /**
  * Who judges the open plan. The server has judged it as it was opened; from the first touch the page does, at every key.
@@ -10,19 +12,24 @@ export type Judge = (plan: Plan) => Evaluation
  */
 interface Judging {
   judge: Judge | undefined
+  tryRemedies: TryRemedies | undefined
   lost: boolean
 }
 
 /** Brings the judge, once. Never fails: where it cannot be had, the state says so, and it may be asked for again. */
 export const fetchJudge = createAsyncThunk(
   'judging/fetch',
-  async (): Promise<Judge> => (await import('./judge')).newJudge(),
+  async (): Promise<{ judge: Judge; tryRemedies: TryRemedies }> => {
+    const { newJudge, withTriedRemedies } = await import('./judge')
+    const judge = newJudge()
+    return { judge, tryRemedies: (plan, evaluation) => withTriedRemedies(plan, evaluation, judge) }
+  },
   {
     condition: (_, { getState }) => (getState() as { judging: Judging }).judging.judge === undefined,
   },
 )
 
-const initialState: Judging = { judge: undefined, lost: false }
+const initialState: Judging = { judge: undefined, tryRemedies: undefined, lost: false }
 
 const judgingSlice = createSlice({
   name: 'judging',
@@ -31,7 +38,8 @@ const judgingSlice = createSlice({
   extraReducers: (builder) =>
     builder
       .addCase(fetchJudge.fulfilled, (state, { payload }) => {
-        state.judge ??= payload
+        state.judge ??= payload.judge
+        state.tryRemedies ??= payload.tryRemedies
         state.lost = false
       })
       .addCase(fetchJudge.rejected, (state, { meta }) => {

@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { StageId } from '@zesty/core'
 
 /** Which dialog is over the page; one at a time. */
-export type Overlay = 'palette' | 'keys' | 'revisions' | undefined
+export type Overlay = 'palette' | 'keys' | 'revisions' | 'judged' | undefined
 
 interface Screen {
   overlay: Overlay

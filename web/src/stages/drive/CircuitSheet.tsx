@@ -33,7 +33,13 @@ export function CircuitSheet() {
           />
           <SelectField path="supply.region" none="By the mains hertz" />
           <ChoiceField path="supply.plugOrFixed" wide />
-          {supply.plugOrFixed === 'plug' && <QuantityField path="supply.plugA" placeholder="16 A" wide />}
+          {supply.plugOrFixed === 'plug' && (
+            <>
+              <QuantityField path="supply.plugA" placeholder="16 A" />
+              <ChoiceField path="supply.plugKind" />
+            </>
+          )}
+          <YesNoField path="supply.secondEarth" wide />
           <QuantityField path="supply.extensionM" placeholder="none" />
           <QuantityField path="supply.extensionMm2" placeholder="1.5 mm²" hint="Of each conductor" />
           {supply.extensionM !== undefined && <YesNoField path="supply.extensionCoiled" wide />}

@@ -12,8 +12,9 @@ export function DriveBox() {
       <Terminals names={[...live, 'PE']} title="supply" />
       <div className="grid flex-1 grid-cols-2 content-start gap-x-3 gap-y-2 px-4 py-3">
         <WordsField path="drive.name" label="Maker’s name for it" placeholder="as on its front" wide longest={80} />
-        <QuantityField path="drive.powerW" placeholder="1.5 kW" />
-        <QuantityField path="drive.inputVoltageV" placeholder="230 V" />
+        <QuantityField path="drive.powerW" placeholder="1.5 kW" wide />
+        <QuantityField path="drive.inputVoltageV" placeholder="230 V" hint="The lower of a range" />
+        <QuantityField path="drive.inputVoltageTopV" placeholder="same" hint="The higher of a range" />
         <QuantityField path="drive.ratedOutputA" placeholder="7.0 A" />
         <QuantityField path="drive.ratedInputA" placeholder="14.5 A" hint="" />
         <QuantityField path="drive.maximumHz" placeholder="400 Hz" wide />

@@ -10,6 +10,7 @@ import { useEvaluation } from '../../state/evaluation'
 import { useUnits } from '../../state/units'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
+import { ChoiceField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { Text } from '../../parts/Text'
 
@@ -46,6 +47,7 @@ export function SettingsCard() {
           <QuantityField path="settings.inDrive.fixedStartHz" />
           <QuantityField path="settings.inDrive.skipHz" />
           <QuantityField path="settings.inDrive.skipBandHz" />
+          <ChoiceField path="settings.inDrive.rampShape" />
         </div>
       </details>
     </section>

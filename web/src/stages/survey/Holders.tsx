@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react'
 import { useChange, usePlan } from '../../state/openPlan'
-import { SelectField } from '../../parts/ChoiceField'
+import { SelectField, YesNoField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
@@ -20,7 +20,7 @@ export function Holders() {
       </h2>
       <p className="lead mb-2">
         Chucks, faceplates, wheels and cutters. Type a limit only where it is marked; without one the machine’s original
-        top speed is the ceiling.
+        top speed is the ceiling, and a grinding wheel is not run.
       </p>
       <ul className="flex flex-col gap-2">
         {holders.map((h, i) => {
@@ -28,7 +28,7 @@ export function Holders() {
           return (
             <li
               key={h.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_1fr_44px]"
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_1fr_1.1fr_44px]"
             >
               <WordsField path={`${path}.name`} label="What it is" />
               <SelectField path={`${path}.kind`} label="Kind" />
@@ -40,6 +40,8 @@ export function Holders() {
                 <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
               )}
               <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" />
+              <SelectField path={`${path}.heldBy`} label="Held by" none="As the nose is" />
+              {h.markedRpm === undefined && h.markedMPerS === undefined && <YesNoField path={`${path}.unmarked`} />}
               {h.inertiaFrom === 'rim' && (
                 <QuantityField path={`${path}.boreMm`} label="Inside of the rim" hint="" placeholder="520 mm" />
               )}

@@ -23,7 +23,13 @@ export function MachineSheet() {
         </div>
         <Hazards />
         {survey.spindleNose === 'threaded' && (
-          <QuantityField path="survey.seatTorqueNm" placeholder="not measured" wide />
+          <>
+            <QuantityField path="survey.noseThreadMm" placeholder="38.1 mm" />
+            <QuantityField path="survey.seatTorqueNm" placeholder="not measured" />
+            <div className="col-span-full">
+              <ChoiceField path="survey.noseSeat" />
+            </div>
+          </>
         )}
       </div>
     </section>
