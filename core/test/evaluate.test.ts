@@ -90,7 +90,7 @@ describe('the gap-bed lathe', () => {
     ])
   })
   test('a threading job goes to the back gear', () => {
-    expect(evaluation.jobs.find((j) => j.id === 'thread')).toMatchObject({ reach: 'below', reachedOn: ['c'] })
+    expect(evaluation.jobs.find((j) => j.id === 'thread')).toMatchObject({ verdict: 'too-fast', doneOn: ['c'] })
   })
 })
 

@@ -60,8 +60,8 @@ function told(evaluation: Evaluation): Record<string, string> {
     lines[`setting ${id}`] = `${rounded(value ?? 'unknown')} ${basis} ${messageText(reason)} ${missing.join(' ')}`
   for (const { id, state, headline, detail } of evaluation.chain)
     lines[`link ${id}`] = `${state}: ${messageText(headline)}, ${messageText(detail)}`
-  for (const { id, reach, reachedOn, positionId } of evaluation.jobs)
-    lines[`job ${id}`] = `${reach} on ${positionId ?? 'none'}, also ${reachedOn.join(' ')}`
+  for (const { id, verdict, doneOn, positionId } of evaluation.jobs)
+    lines[`job ${id}`] = `${verdict ?? 'unknown'} on ${positionId ?? 'none'}, also ${doneOn.join(' ')}`
   for (const { id, main, reversed, jobsReached } of evaluation.positions)
     lines[`position ${id}`] = `${main ? 'main' : 'other'} ${String(reversed)} reaches ${jobsReached}`
   for (const { id, state, missing, stops, watches } of evaluation.stages)

@@ -69,7 +69,7 @@ const needed = new Set(['id', 'name', 'schemaVersion'])
 /** Absence says something: that there is no such thing, or that what the card proposes counts. */
 const saysByAbsence = [
   /^settings\.(chosen|inDrive)\./,
-  /^drive\.resistor\./,
+  /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,
   /^motor\.(highVoltageV|platePoles|maximumRpm)$/,
   /^survey\.holders\.\d+\.heldBy$/,

@@ -122,7 +122,8 @@ describe('a job on a position', () => {
     [wanted(500, 10), { ...given, limitRpm: 390 }, 'over-limit', undefined],
     [wanted(500, 30), { ...given, at: () => ({ continuousNm: undefined, peakNm: 40 }) }, 'moments', 500],
     // Under torque that falls with speed, a little slower holds what the wanted speed does not.
-    [wanted(700, 10), { ...given, at: (r: number) => ({ continuousNm: 6500 / r, peakNm: 6500 / r }) }, 'all-day', 600],
+    [wanted(700, 10), { ...given, at: (r: number) => ({ continuousNm: 6500 / r, peakNm: 9000 / r }) }, 'all-day', 600],
+    [wanted(500, 31), given, 'may-stall', 500],
   ] as const)('%j', (job, on, verdict, rpm) => expect(jobOn(job, on)).toMatchObject({ verdict, rpm }))
 })
 
@@ -308,5 +309,5 @@ describe('cards for the machine', () => {
 test('a job is covered where its speed is there and its torque not known to be missing', () => {
   const on = (verdict: (typeof verdictOrder)[number]) =>
     isCovered({ verdict, rpm: 100, marginContinuous: undefined, marginPeak: undefined })
-  expect(verdictOrder.filter(on)).toEqual(['all-day', 'speed-only', 'moments'])
+  expect(verdictOrder.filter(on)).toEqual(['all-day', 'speed-only', 'moments', 'may-stall'])
 })

@@ -40,7 +40,7 @@ describe('what was judged', () => {
   })
   test('is asked by what comes next, which the person says', () => {
     show(<JudgedDialog onClose={() => undefined} />, lathe())
-    const due = () => Number(/\d+/.exec(screen.getByRole('radio', { name: /^Due now/ }).textContent ?? '')?.[0])
+    const due = () => Number(/\d+/.exec(screen.getByRole('radio', { name: /^Due now/ }).textContent)?.[0])
     const before = due()
     fireEvent.click(screen.getByRole('radio', { name: 'In use' }))
     expect(open().plan.survey.comesNext).toBe('in-use')

@@ -38,7 +38,7 @@ export function compareMotors(plan: Plan): MotorColumn[] {
       evaluation: { ...evaluation, figures: ledger.figures, blocked: ledger.blocked },
       slowest,
       fit: motorFit(plan.oldMotor, plate),
-      jobsReached: evaluation.jobs.filter((j) => j.reachedOn.length > 0).length,
+      jobsReached: evaluation.jobs.filter((j) => j.doneOn.length > 0).length,
       jobs: evaluation.jobs.length,
     }
   })

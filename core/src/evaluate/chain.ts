@@ -5,6 +5,7 @@ import type { Connection } from '../plan'
 import { amount, amps, hertz, newtonMetres, printNumber, rpm, message, volts, type Message } from '../quantities'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
+import { isCovered } from '../facts/spindle/jobOn'
 
 export interface ChainLink {
   id: ChainLinkId
@@ -61,19 +62,23 @@ const linkWords: Record<Connection, string> = {
 }
 
 function motorText({ motor, speeds }: Facts): Text {
-  const [poles, current, torque, k] = [motor.poles, motor.plateCurrentA, motor.torqueNm, speeds.fluxFraction].map(
-    numberOf,
-  )
+  const [poles, current, torque, usable, k] = [
+    motor.poles,
+    motor.plateCurrentA,
+    motor.torqueNm,
+    speeds.usableNm,
+    speeds.fluxFraction,
+  ].map(numberOf)
   if (poles === undefined && torque === undefined) return unknown('the nameplate')
   const links = motor.connection === undefined ? 'Links?' : linkWords[motor.connection]
-  const weak = k !== undefined && k < fluxLimits.weak && torque !== undefined
+  const weak = k !== undefined && k < fluxLimits.weak && usable !== undefined
   return {
     headline: message`${links}${poles === undefined ? '' : `, ${poles}-pole`}${current === undefined ? '' : message`, ${amps(current)}`}`,
     detail:
       torque === undefined
         ? message`torque not known yet`
         : weak
-          ? message`${newtonMetres(torque * k * k)} of ${newtonMetres(torque)} left`
+          ? message`${newtonMetres(usable)} of ${newtonMetres(torque)} left`
           : message`${newtonMetres(torque)}`,
     known: poles !== undefined && current !== undefined,
   }
@@ -98,12 +103,12 @@ function belts({ speeds }: Facts): Text {
   }
 }
 
-function spindle({ speeds }: Facts): Text {
+function spindle({ speeds, jobs }: Facts): Text {
   const shown = speeds.main ?? speeds.positions[0]
   const [bottom, top, torque] = [numberOf(shown?.bottomRpm), numberOf(shown?.topRpm), numberOf(shown?.torqueNm)]
   if (bottom === undefined || top === undefined) return unknown('speeds')
-  const judged = speeds.jobs.filter((j) => j.reach !== 'unknown')
-  const reached = judged.filter((j) => j.reach === 'reached').length
+  const judged = jobs.filter((j) => j.here !== undefined)
+  const reached = judged.filter((j) => j.here && isCovered(j.here)).length
   return {
     headline: message`${printNumber(bottom, 3, 0)} to ${rpm(Number(top.toPrecision(3)))}`,
     detail: message`${torque === undefined ? '' : message`${newtonMetres(torque)}`}${judged.length === 0 ? '' : `${torque === undefined ? '' : ', '}${reached} of ${judged.length} ${judged.length === 1 ? 'job' : 'jobs'}`}`,

@@ -88,7 +88,7 @@ export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, mem
     comesNext,
     judged: lines,
     positions: facts.speeds.positions.map((p) => positionLine(facts, p)),
-    jobs: facts.speeds.jobs.map(jobLine),
+    jobs: facts.jobs.map((job) => jobLine(facts.speeds.positions, job)),
     limits: spindleLimits(plan)
       .map(({ rpm, what, marked }) => ({ rpm, what, marked }))
       .sort((a, b) => a.rpm - b.rpm),

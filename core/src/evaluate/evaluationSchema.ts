@@ -4,6 +4,7 @@ import { circuitSchema } from '../motor'
 import { connections, type Connection } from '../plan'
 import { chainLinkIds, type ChainLinkId } from '../stages/chainLinks'
 import { milestoneIds } from '../stages/milestones'
+import { verdictOrder } from '../facts/spindle/jobOn'
 import { answers } from '../findings/finding'
 import { stageIds, type StageId } from '../stages/stages'
 import type { Blocked, Figure } from '../facts/figure'
@@ -130,6 +131,8 @@ const position = z.strictObject({
   jobsReached: count,
 })
 
+const jobVerdict = oneOf(verdictOrder)
+
 const job = z.strictObject({
   id: z.string(),
   name: z.string(),
@@ -138,8 +141,17 @@ const job = z.strictObject({
   torqueNm: z.string().optional(),
   powerW: z.string().optional(),
   positionId: z.string().optional(),
-  reach: z.enum(['reached', 'below', 'above', 'unknown']),
-  reachedOn: z.array(z.string()),
+  verdict: jobVerdict.optional(),
+  on: z.array(
+    z.strictObject({
+      positionId: z.string(),
+      verdict: jobVerdict,
+      rpm: z.number().optional(),
+      marginContinuous: z.number().optional(),
+      marginPeak: z.number().optional(),
+    }),
+  ),
+  doneOn: z.array(z.string()),
 })
 
 const settingValue = z.union([z.number(), z.string()])
@@ -180,10 +192,13 @@ const torque = z.strictObject({
   safeRpm: z.number().optional(),
   cooling: z.enum(['shaft-fan', 'blower']),
   inverterDutyRatio: z.number().optional(),
-  driveNm: z.number().optional(),
+  plateA: z.number().optional(),
+  noLoadA: z.number().optional(),
+  driveA: z.number().optional(),
+  overload: z.number(),
   isVf: z.boolean(),
   slip: z.number(),
-  weak: z.number(),
+  flux: z.number(),
   circuit: circuitSchema.optional(),
   setVoltageV: z.number().optional(),
 })

@@ -1,7 +1,9 @@
 import type { Facts } from '../facts/facts'
 import { numberOf, type FigureState } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
-import type { JobFacts, PositionFacts } from '../facts/spindle/speedFacts'
+import type { JobOn, JobVerdict } from '../facts/spindle/jobOn'
+import type { JobVerdicts } from '../facts/spindle/jobVerdicts'
+import type { PositionFacts } from '../facts/spindle/speedFacts'
 
 /** One belt position as shown; figures by id, to be looked up in `figures` or `blocked`. */
 export interface PositionLine {
@@ -28,11 +30,15 @@ export interface JobLine {
   torqueNm?: FigureId
   powerW?: FigureId
   positionId?: string
-  reach: JobFacts['reach']
-  reachedOn: string[]
+  /** How it goes on the position it is done on; undefined while that is not known. */
+  verdict?: JobVerdict
+  /** How it goes on each position, where that is known. */
+  on: (JobOn & { positionId: string })[]
+  /** Positions on which it can be done. */
+  doneOn: string[]
 }
 
-export function positionLine({ speeds, settings, motor }: Facts, p: PositionFacts): PositionLine {
+export function positionLine({ jobs, speeds, settings, motor }: Facts, p: PositionFacts): PositionLine {
   const id = (figure: FigureState) => figure.id
   return {
     id: p.position.id,
@@ -46,21 +52,14 @@ export function positionLine({ speeds, settings, motor }: Facts, p: PositionFact
     torqueNm: id(p.torqueNm),
     ...(p.reversed === undefined ? {} : { reversed: p.reversed }),
     ladder: ladder(p, settings.minimumHz, settings.maximumHz, motor.frequencyHz),
-    jobsReached: speeds.jobs.filter((j) => j.reachedOn.includes(p)).length,
+    jobsReached: jobs.filter((j) => j.doneOn.includes(p)).length,
   }
 }
 
-export const jobLine = ({
-  job,
-  name,
-  wantedRpm,
-  window,
-  torqueNm,
-  powerW,
-  on,
-  reach,
-  reachedOn,
-}: JobFacts): JobLine => ({
+export const jobLine = (
+  positions: readonly PositionFacts[],
+  { job, name, wantedRpm, window, torqueNm, powerW, on, here, verdicts, doneOn }: JobVerdicts,
+): JobLine => ({
   id: job.id,
   name,
   wantedRpm: wantedRpm.id,
@@ -68,8 +67,12 @@ export const jobLine = ({
   ...(torqueNm ? { torqueNm: torqueNm.id } : {}),
   ...(powerW ? { powerW: powerW.id } : {}),
   ...(on ? { positionId: on.position.id } : {}),
-  reach,
-  reachedOn: reachedOn.map((p) => p.position.id),
+  ...(here ? { verdict: here.verdict } : {}),
+  on: positions.flatMap((p, i) => {
+    const how = verdicts[i]
+    return how ? [{ positionId: p.position.id, ...how }] : []
+  }),
+  doneOn: doneOn.map((p) => p.position.id),
 })
 
 /** Steps between the rungs of a ladder, by how far it spans. */

@@ -13,6 +13,7 @@ import type { InstallationFacts } from './drive/installationFacts'
 import type { SettingsFacts } from './settings/settingsFacts'
 import type { ResonanceFacts } from './belts/resonanceFacts'
 import type { SupplyUnitFacts } from './supply/supplyUnitFacts'
+import type { JobVerdicts } from './spindle/jobVerdicts'
 import type { SpeedFacts } from './spindle/speedFacts'
 import type { StopFacts } from './drive/stopFacts'
 import type { SupplyFacts } from './supply/supplyFacts'
@@ -40,6 +41,8 @@ export interface Facts {
   /** Torque at the motor at any speed, where enough is known, and what it is made from. */
   torque: { inputs: InductionTorque; curve: TorqueCurve } | undefined
   speeds: SpeedFacts
+  /** Each job, and how it goes on each position. */
+  jobs: JobVerdicts[]
   /** Where the train shakes, for the positions of which that is known. */
   resonances: ResonanceFacts[]
   /** Belts whose length or distance is known. */

@@ -14,6 +14,7 @@ import { motorPhysics } from './motor/motorPhysics'
 import type { CircuitMemory } from './motor/plateCircuit'
 import { inductionTorque, torqueCurve } from './motor/torqueCurve'
 import { settingsFacts } from './settings/settingsFacts'
+import { jobVerdicts } from './spindle/jobVerdicts'
 import { speedFacts } from './spindle/speedFacts'
 import { branchCircuitFacts } from './supply/branchCircuitFacts'
 import { plugAndLeadFacts } from './supply/plugAndLeadFacts'
@@ -34,6 +35,7 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
   const physics = motorPhysics({ ...context, motor, drive, settings }, memory)
   const stop = stopFacts({ ...context, supply, drive, settings, speeds, installation })
   const torque = inductionTorque({ ...context, motor, drive, settings, speeds, physics })
+  const curve = torque && torqueCurve(torque)
   return {
     plan,
     tables,
@@ -51,7 +53,8 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
     motorCable: motorCableFacts({ ...context, supply, motor, drive }),
     checks: checkFacts({ ...context, motor }),
     delta87Hz: delta87HzFacts({ ...context, motor, drive }),
-    torque: torque && { inputs: torque, curve: torqueCurve(torque) },
+    torque: torque && curve && { inputs: torque, curve },
+    jobs: jobVerdicts({ ...context, speeds, curve }),
     resonances: resonanceFacts({ ...context, motor, stop, speeds }),
     belts: beltFacts({ ...context, motor }),
   }

@@ -61,6 +61,7 @@ export const figureKeys = {
     'synchronousRpm',
     'topRpm',
     'torque',
+    'usableNm',
   ],
   settings: ['baseFrequencyHz', 'decelerationS', 'maximumHz', 'minimumHz', 'overloadA'],
   stop: ['cycleS', 'frictionNm', 'inertia', 'rampS', 'resistorOhm', 'resistorW', 'withoutResistorS'],

@@ -10,6 +10,7 @@ import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
 import { installationFindings } from './installationFindings'
+import { jobFindings } from './jobFindings'
 import { pulleyFindings } from './pulleyFindings'
 import { rotationFindings } from './rotationFindings'
 import { settingFindings } from './settingFindings'
@@ -39,6 +40,7 @@ export const judgements = [
   ...beltLoadFindings,
   ...pulleyFindings,
   ...spinningFindings,
+  ...jobFindings,
   ...speedFindings,
   ...rotationFindings,
   ...resonanceFindings,

@@ -86,7 +86,7 @@ function fluxVerdict(facts: Facts): Answer {
     }
   }
   if (k >= fluxLimits.weak) return sound
-  const torque = numberOf(motor.torqueNm)
+  const [torque, usable] = [motor.torqueNm, speeds.usableNm].map(numberOf)
   const lowBase = (plateHz * setV) / plateV
   const { plate, starOver } =
     motor.connection === undefined ? { plate: 'low', starOver: false } : plateOf(motor.connection)
@@ -100,7 +100,7 @@ function fluxVerdict(facts: Facts): Answer {
       : link && relink.length > 0
         ? message`Links are in ${inStar ? 'star' : 'series'}: torque is lost`
         : message`Too few volts for the hertz: torque is lost`,
-    says: message`The drive gives ${volts(setV)} at ${hertz(baseHz)}; linked so the motor wants ${volts(plateV)} at ${hertz(plateHz)}. Flux ${percent(k)}, pull-out torque ${percent(k * k)}${torque === undefined ? '' : message`: about ${newtonMetres(torque * k * k)} where ${newtonMetres(torque)} should be`}.`,
+    says: message`The drive gives ${volts(setV)} at ${hertz(baseHz)}; linked so the motor wants ${volts(plateV)} at ${hertz(plateHz)}. Flux ${percent(k)}, pull-out ${percent(k * k)} of what it should be${torque === undefined || usable === undefined ? '' : message`; all day about ${newtonMetres(usable)} where ${newtonMetres(torque)} should be`}.`,
     why: 'It runs, sounds right and has no pull; pushed, it draws more amps than the winding may carry.',
     remedies: [
       ...relink,

@@ -168,16 +168,18 @@ export const motorRuleWords = {
   'motor.torque-capability': {
     title: 'Torque the motor can give at a frequency',
     formula:
-      'to base: peak b Tr; continuous Tr with a blower (0.7 Tr at standstill), by the shaft-fan curve, or Tr down to fb/ratio where the plate says so;  above base: continuous Tr min(fb/f, b (fb/f)^2/1.3), peak b Tr (fb/f)^2; they cross at fb b/1.3',
+      'field phi = min(1, k) to the base fb that is set, min(1, k) fb/f above; peak b Tr phi^2; continuous: the lower of Tr min(1, phi, b phi^2/1.3) and the cooling by f over plate hertz: Tr with a blower (0.7 Tr at standstill), the shaft-fan curve, or Tr down to plate hertz/ratio where the plate says so',
     citation:
       'Shape of IEC TS 60034-25 (cage motors fed by converters), one typical curve; the maker rules; margin 1.3 to pull-out is a planning value',
     input: {
       frequencyHz: 'Hz, at the motor',
-      ratedFrequencyHz: 'Hz, base frequency, on the plate',
+      ratedFrequencyHz: 'Hz, on the plate',
       ratedTorqueNm: 'N m, rated',
       breakdownRatio: 'pull-out over rated torque',
       cooling: 'how it is cooled',
       inverterDutyRatio: 'the 10 of a 10:1 constant-torque plate',
+      fluxFraction: 'k, flux at the base that is set over the plate’s; 1 unless given',
+      baseFrequencyHz: 'Hz, the base that is set; the plate’s unless given',
     },
     output: {
       continuousNm: 'N m, all day; absent under a tenth of base on the shaft fan, where it is not known',
@@ -190,6 +192,20 @@ export const motorRuleWords = {
       breakdownRatio: 2.4,
       cooling: 'shaft-fan',
     },
+  },
+  'motor.torque-by-current': {
+    title: 'Torque that a drive’s amps make',
+    formula: 'T = Tr phi sqrt(I^2 - (phi Im)^2) / sqrt(In^2 - Im^2): the magnetising amps do not turn it',
+    citation: 'Circuit of IEEE Std 112 with the magnetising current in quadrature',
+    input: {
+      ratedTorqueNm: 'N m, rated',
+      ratedCurrentA: 'A, In, plate amps for the links used',
+      noLoadCurrentA: 'A, Im, at no load; 0 where it is not known',
+      currentA: 'A, I, what the drive gives',
+      fluxFraction: 'phi, field over the plate’s, at most 1',
+    },
+    output: { torqueNm: 'N m, at those amps' },
+    example: { ratedTorqueNm: 10.087, ratedCurrentA: 6, noLoadCurrentA: 3.3, currentA: 5 },
   },
   'motor.low-speed-pull': {
     title: 'Pull-out torque at low hertz',

@@ -23,6 +23,7 @@ const all = [
   motor.operatingPoint,
   motor.equivalentCircuit,
   motor.torqueCapability,
+  motor.torqueByCurrent,
   motor.lowSpeedPull,
   motor.boostLimit,
   motor.terminalLinks,

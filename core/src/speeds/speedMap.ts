@@ -91,7 +91,8 @@ export function speedMap(plan: Plan, evaluation: Evaluation): SpeedMap | undefin
     const rpm = value(job.wantedRpm)
     if (rpm === undefined) return []
     const wanted = { rpm, ...job.window, torqueNm: value(job.torqueNm) }
-    return [{ id: job.id, name: job.name, wanted, on: ways.map((way) => jobOn(wanted, way)) }]
+    const on = ways.map((way) => job.on.find((o) => o.positionId === way.line.id) ?? jobOn(wanted, way))
+    return [{ id: job.id, name: job.name, wanted, on }]
   })
   return { positions, jobs, spans: spans(positions), limit: limit && { rpm: limit.rpm, what: limit.what } }
 }

@@ -1,4 +1,12 @@
-import { hertzAtRpm, pullOut, rpmAtHertz, torqueCapability, type EquivalentCircuit } from '../../motor'
+import {
+  hertzAtRpm,
+  PULL_OUT_MARGIN,
+  pullOut,
+  rpmAtHertz,
+  torqueByCurrent,
+  torqueCapability,
+  type EquivalentCircuit,
+} from '../../motor'
 import { Refusal } from '../../rules/rule'
 import type { Knowing } from '../context'
 import { numberOf } from '../figure'
@@ -54,19 +62,20 @@ export interface InductionTorque {
   safeRpm?: number
   cooling: 'shaft-fan' | 'blower'
   inverterDutyRatio?: number
-  /** For moments by the drive's amps, at full field; left out where they are not known. */
-  driveNm?: number
+  /** Plate amps for the links used, and those at no load, where they are known. */
+  plateA?: number
+  noLoadA?: number
+  /** What the drive gives all day, and how often that for a minute. */
+  driveA?: number
+  overload: number
   isVf: boolean
   slip: number
-  /** Share of its pull that the flux leaves. */
-  weak: number
+  /** Flux at the base that is set over the plate's. */
+  flux: number
   /** The fitted circuit and the volts at base hertz of the plain V/f line that feeds it, without boost. */
   circuit?: EquivalentCircuit
   setVoltageV?: number
 }
-
-/** Pull-out kept in hand over the load where the field is weak. */
-const MARGIN = 1.3
 
 /** Amps over the rating that a drive gives for moments, by its class. */
 const overloads = { light: 1.1, normal: 1.5, heavy: 2 } as const
@@ -105,7 +114,9 @@ export function inductionTorque({
   )
     return undefined
   const { cooling, inverterDutyRatio, breakdownRatio } = plan.motor
-  const [safeRpm, driveA, plateA] = [motor.safeRpm, drive.outputA, motor.plateCurrentA].map(numberOf)
+  const [safeRpm, driveA, plateA, noLoadA] = [motor.safeRpm, drive.outputA, motor.plateCurrentA, physics.noLoadA].map(
+    numberOf,
+  )
   const overload = plan.drive.overloadClass ? overloads[plan.drive.overloadClass] : tables.planning.driveOverload.value
   const setVoltageV = numberOf(speeds.setVoltageV)
   return {
@@ -119,46 +130,50 @@ export function inductionTorque({
     ...(safeRpm === undefined ? {} : { safeRpm }),
     cooling: cooling === 'blower' ? 'blower' : 'shaft-fan',
     ...(inverterDutyRatio === undefined ? {} : { inverterDutyRatio }),
-    ...(driveA === undefined || plateA === undefined ? {} : { driveNm: (ratedTorqueNm * overload * driveA) / plateA }),
+    ...(plateA === undefined ? {} : { plateA }),
+    ...(noLoadA === undefined ? {} : { noLoadA }),
+    ...(driveA === undefined ? {} : { driveA }),
+    overload,
     isVf: plan.drive.control === 'vf',
     slip: numberOf(motor.slip) ?? 0,
-    // Too little flux costs its square; too much gives no more torque, only heat.
-    weak: Math.min(1, numberOf(speeds.fluxFraction) ?? 1) ** 2,
+    flux: numberOf(speeds.fluxFraction) ?? 1,
     ...(physics.circuit && setVoltageV !== undefined ? { circuit: physics.circuit, setVoltageV } : {}),
   }
 }
 
 /** Torque over speed of an induction motor on a drive. */
 export function torqueCurve(inputs: InductionTorque): TorqueCurve {
-  const { ratedTorqueNm, plateHz, baseHz, poles, breakdownRatio, inverterDutyRatio, weak, isVf } = inputs
-  const { driveNm = Infinity, circuit, setVoltageV = 0 } = inputs
-  const capability = (frequencyHz: number, ratedFrequencyHz: number, cooling: 'shaft-fan' | 'blower') => {
+  const { ratedTorqueNm, plateHz, baseHz, poles, breakdownRatio, inverterDutyRatio, flux, isVf } = inputs
+  const { circuit, setVoltageV = 0 } = inputs
+  const capability = (frequencyHz: number, cooling: 'shaft-fan' | 'blower') => {
     const made = torqueCapability.compute({
       frequencyHz,
-      ratedFrequencyHz,
+      ratedFrequencyHz: plateHz,
       ratedTorqueNm,
       breakdownRatio,
       cooling,
       inverterDutyRatio,
+      fluxFraction: flux,
+      baseFrequencyHz: baseHz,
     })
     return made instanceof Refusal ? { peakNm: 0 } : made
   }
+  const driven = amps(inputs)
   return {
     baseRpm: rpmAtHertz(baseHz, poles),
     lowestRpm: rpmAtHertz(inputs.lowestHz, poles),
     highestRpm: rpmAtHertz(inputs.highestHz, poles),
-    slipNm: ratedTorqueNm * weak,
+    slipNm: ratedTorqueNm * Math.min(1, flux) ** 2,
     // Slip in rpm is the same at any hertz up to base, under the same torque.
     slipRpm: isVf ? inputs.slip * rpmAtHertz(plateHz, poles) : 0,
     at: (motorRpm) => {
       const frequencyHz = hertzAtRpm(motorRpm, poles)
-      // The fan turns with the plate's hertz; the field weakens from the base that is set.
-      const cooled = capability(frequencyHz, plateHz, inputs.cooling)
-      const blown = capability(frequencyHz, baseHz, 'blower')
-      const blowerNm = weak * (blown.continuousNm ?? 0)
-      // Above base the drive's amps make torque in proportion to the weakened field.
-      const driven = driveNm * Math.min(1, baseHz / frequencyHz)
-      const vectorNm = Math.min(weak * blown.peakNm, driven)
+      const field = Math.min(1, flux) * Math.min(1, baseHz / frequencyHz)
+      const cooled = capability(frequencyHz, inputs.cooling)
+      const blown = capability(frequencyHz, 'blower')
+      const allDayNm = driven(1, field)
+      const blowerNm = Math.min(blown.continuousNm ?? 0, allDayNm)
+      const vectorNm = Math.min(blown.peakNm, driven(inputs.overload, field))
       const outputV = setVoltageV * Math.min(1, frequencyHz / baseHz)
       const vfNm =
         circuit && frequencyHz > 0 ? Math.min(vectorNm, pullOut(circuit, outputV, frequencyHz).torqueNm) : undefined
@@ -167,9 +182,7 @@ export function torqueCurve(inputs: InductionTorque): TorqueCurve {
         motorRpm,
         frequencyHz,
         // What is not there for a moment is not there all day.
-        ...(cooled.continuousNm === undefined
-          ? {}
-          : { continuousNm: Math.min(weak * cooled.continuousNm, blowerNm, peakNm) }),
+        ...(cooled.continuousNm === undefined ? {} : { continuousNm: Math.min(cooled.continuousNm, allDayNm, peakNm) }),
         blowerNm,
         vectorNm,
         ...(vfNm === undefined ? {} : { vfNm }),
@@ -179,6 +192,21 @@ export function torqueCurve(inputs: InductionTorque): TorqueCurve {
   }
 }
 
+/** Torque by the drive's amps, so many times what it gives all day, in a field; no limit where the amps are not known. */
+function amps({ ratedTorqueNm, plateA, noLoadA, driveA }: InductionTorque): (times: number, field: number) => number {
+  if (plateA === undefined || driveA === undefined) return () => Infinity
+  return (times, field) => {
+    const made = torqueByCurrent.compute({
+      ratedTorqueNm,
+      ratedCurrentA: plateA,
+      noLoadCurrentA: noLoadA ?? 0,
+      currentA: times * driveA,
+      fluxFraction: field,
+    })
+    return made instanceof Refusal ? 0 : made.torqueNm
+  }
+}
+
 /** Unloaded rpm up to which rated power is held; beyond, pull-out limits it. */
-export const fieldWeakeningHz = ({ baseHz, breakdownRatio }: InductionTorque): number =>
-  (baseHz * breakdownRatio) / MARGIN
+export const fieldWeakeningHz = ({ baseHz, breakdownRatio, flux }: InductionTorque): number =>
+  baseHz * Math.max(1, (Math.min(1, flux) * breakdownRatio) / PULL_OUT_MARGIN)

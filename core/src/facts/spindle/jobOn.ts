@@ -17,8 +17,20 @@ export interface Given {
   at: (rpm: number, loadNm: number) => { continuousNm: number | undefined; peakNm: number }
 }
 
+/** Peak torque over what is asked, from which on nothing stalls. */
+const SURE = 1.3
+
 /** How a job goes on a position, from best to worst. */
-export const verdictOrder = ['all-day', 'speed-only', 'moments', 'weak', 'over-limit', 'too-slow', 'too-fast'] as const
+export const verdictOrder = [
+  'all-day',
+  'speed-only',
+  'moments',
+  'may-stall',
+  'weak',
+  'over-limit',
+  'too-slow',
+  'too-fast',
+] as const
 
 export type JobVerdict = (typeof verdictOrder)[number]
 
@@ -63,9 +75,14 @@ function loadedAt(rpm: number, torqueNm: number, given: Given): JobOn {
   const { continuousNm, peakNm } = given.at(rpm, torqueNm)
   const marginContinuous = continuousNm === undefined ? undefined : continuousNm / torqueNm
   const marginPeak = peakNm / torqueNm
-  const verdict =
-    marginContinuous !== undefined && marginContinuous >= 1 ? 'all-day' : marginPeak >= 1 ? 'moments' : 'weak'
-  return { verdict, rpm, marginContinuous, marginPeak }
+  return { verdict: torqueVerdict(marginContinuous, marginPeak), rpm, marginContinuous, marginPeak }
+}
+
+/** All day wants both: torque that lasts, and pull-out far enough above it. */
+function torqueVerdict(continuous: number | undefined, peak: number): JobVerdict {
+  if (peak < 1) return 'weak'
+  if (peak < SURE) return 'may-stall'
+  return continuous !== undefined && continuous >= 1 ? 'all-day' : 'moments'
 }
 
 /** Whether the job can be done there at all: the speed is there, and the torque as far as it is known. */

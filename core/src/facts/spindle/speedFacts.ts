@@ -10,7 +10,7 @@ import {
   typedSizes,
   type TransmissionKind,
 } from '../../drivetrain'
-import { fanCooling, flux, frequencyFraction, synchronousSpeed } from '../../motor'
+import { fanCooling, flux, frequencyFraction, synchronousSpeed, torqueCapability } from '../../motor'
 import type { Job, JobPath, TransmissionStage } from '../../plan'
 import { sameNominal } from '../../quantities'
 import { mainPosition, ofPosition, type TrainFacts } from '../belts/trainFacts'
@@ -48,13 +48,12 @@ export interface JobFacts {
   powerW: FigureState | undefined
   /** The position it is done on: its own, or the one used most. */
   on: PositionFacts | undefined
-  /** Whether the knob reaches it there. */
-  reach: 'reached' | 'below' | 'above' | 'unknown'
-  reachedOn: PositionFacts[]
 }
 
 export interface SpeedFacts {
   fluxFraction: FigureState
+  /** All day up to the base that is set: what flux and pull-out leave of rated torque. */
+  usableNm: FigureState
   setVoltageV: FigureState
   topMotorRpm: FigureState
   lowTorqueFraction: FigureState
@@ -77,20 +76,23 @@ export function speedFacts(context: Before & { trains: readonly TrainFacts[] }):
     named('motor.topRpm', 'Motor speed at the highest hertz', 'speed'),
     { frequencyHz: settings.maximumHz, poles: motor.poles },
   )
-  const positions = trains.map((train) => positionFacts(context, train, knobTopHz, topMotorRpm))
+  const fluxFraction = ledger.derive(
+    flux,
+    'fluxFraction',
+    named('motor.fluxFraction', 'Flux against the plate', 'fraction'),
+    {
+      setVoltageV,
+      baseFrequencyHz: settings.baseFrequencyHz,
+      plateVoltageV: motor.plateVoltageV,
+      plateFrequencyHz: motor.frequencyHz,
+    },
+  )
+  const usableNm = usable(context, fluxFraction)
+  const positions = trains.map((train) => positionFacts(context, train, knobTopHz, topMotorRpm, usableNm))
   const main = positions.find((p) => p.position.id === mainPosition(plan)?.id)
   return {
-    fluxFraction: ledger.derive(
-      flux,
-      'fluxFraction',
-      named('motor.fluxFraction', 'Flux against the plate', 'fraction'),
-      {
-        setVoltageV,
-        baseFrequencyHz: settings.baseFrequencyHz,
-        plateVoltageV: motor.plateVoltageV,
-        plateFrequencyHz: motor.frequencyHz,
-      },
-    ),
+    fluxFraction,
+    usableNm,
     setVoltageV,
     topMotorRpm,
     lowTorqueFraction: lowTorque(context),
@@ -132,6 +134,28 @@ function knobTop({ plan, ledger, settings }: Before): FigureState {
   })
 }
 
+/** Rated torque where the field is whole or not known; what flux and pull-out leave of it where it is weak. */
+function usable({ plan, ledger, tables, motor }: Before, fluxFraction: FigureState): FigureState {
+  const k = numberOf(fluxFraction)
+  if (k === undefined || k >= 1) return motor.torqueNm
+  const { value, citation } = tables.planning.breakdownRatio
+  return ledger.derive(
+    torqueCapability,
+    'continuousNm',
+    named('motor.usableNm', 'Torque that the flux leaves, all day', 'torque'),
+    {
+      frequencyHz: motor.frequencyHz,
+      ratedFrequencyHz: motor.frequencyHz,
+      ratedTorqueNm: motor.torqueNm,
+      breakdownRatio: ledger.givenOr('motor.breakdownRatio', () =>
+        ledger.typical(named('motor.pullOut', 'Pull-out over rated torque', 'number'), value, citation),
+      ),
+      cooling: choice(plan.motor.cooling === 'blower' ? 'blower' : 'shaft-fan', 'Cooling'),
+      fluxFraction,
+    },
+  )
+}
+
 /** Share of rated torque held all day at the lowest hertz on the motor's own fan. */
 function lowTorque({ plan, ledger, motor, settings }: Before): FigureState {
   const naming = named('motor.lowTorqueFraction', 'Continuous torque at the lowest hertz', 'fraction')
@@ -163,6 +187,7 @@ function positionFacts(
   train: TrainFacts,
   knobTopHz: FigureState,
   topMotorRpm: FigureState,
+  usableNm: FigureState,
 ): PositionFacts {
   const { name, stages, position } = train
   const slip = isKnown(motor.slip) ? motor.slip : undefined
@@ -189,7 +214,7 @@ function positionFacts(
       spindleTorque,
       'torqueNm',
       named(ofPosition(position, 'torque'), `${name}: spindle torque up to base hertz`, 'torque'),
-      { torqueNm: motor.torqueNm, speedRatio: train.speedRatio, efficiency: train.efficiency },
+      { torqueNm: usableNm, speedRatio: train.speedRatio, efficiency: train.efficiency },
     ),
     belts: beltSpeeds(ledger, train, topMotorRpm),
   }
@@ -230,12 +255,6 @@ const ratioBefore = (stages: readonly TransmissionStage[]): number =>
     return ratio * (driver / driven) * (1 - (stage.slip ?? 0))
   }, 1)
 
-export const covers = (position: PositionFacts, rpm: number): JobFacts['reach'] => {
-  const [bottom, top] = [numberOf(position.bottomRpm), numberOf(position.topRpm)]
-  if (bottom === undefined || top === undefined) return 'unknown'
-  return rpm < bottom ? 'below' : rpm > top ? 'above' : 'reached'
-}
-
 function jobFacts(
   ledger: Ledger,
   job: Job,
@@ -258,7 +277,6 @@ function jobFacts(
             diameterMm: ledger.given(`${path}.diameterMm`, `${name}: diameter`),
           },
         ).speedRpm
-  const rpm = numberOf(wantedRpm)
   const on = positions.find((p) => p.position.id === job.positionId) ?? main
   return {
     job,
@@ -268,7 +286,5 @@ function jobFacts(
     window: speedWindow(job),
     ...jobCut(ledger, job, path, name, wantedRpm),
     on,
-    reach: rpm === undefined || on === undefined ? 'unknown' : covers(on, rpm),
-    reachedOn: rpm === undefined ? [] : positions.filter((p) => covers(p, rpm) === 'reached'),
   }
 }

@@ -1,15 +1,8 @@
 import { useEvaluation } from '../../state/evaluation'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
-import { Mark, type MarkKind } from '../../parts/Mark'
-import type { JobLine } from '@zesty/core'
-
-const reach: Record<JobLine['reach'], { kind: MarkKind; word: string }> = {
-  reached: { kind: 'ok', word: 'in reach' },
-  below: { kind: 'watch', word: 'too slow for it' },
-  above: { kind: 'watch', word: 'too fast for it' },
-  unknown: { kind: 'open', word: 'not known' },
-}
+import { Mark } from '../../parts/Mark'
+import { jobVerdicts } from './jobVerdicts'
 
 /** Each job, the speed it wants, and the belt position it is done on. */
 export function JobTable() {
@@ -24,7 +17,7 @@ export function JobTable() {
             <th className="px-2 text-right font-semibold">Wants</th>
             <th className="px-2 text-left font-semibold">Done on</th>
             <th className="px-2 text-left font-semibold">There</th>
-            <th className="px-2 text-left font-semibold">In reach on</th>
+            <th className="px-2 text-left font-semibold">Can be done on</th>
           </tr>
         </thead>
         <tbody>
@@ -46,9 +39,13 @@ export function JobTable() {
                 />
               </td>
               <td className="px-2">
-                <Mark kind={reach[job.reach].kind} word={reach[job.reach].word} />
+                {job.verdict ? (
+                  <Mark kind={jobVerdicts[job.verdict].kind} word={jobVerdicts[job.verdict].words} />
+                ) : (
+                  <Mark kind="open" word="not known" />
+                )}
               </td>
-              <td className="px-2">{job.reachedOn.map((id) => options[id]).join('; ') || 'none'}</td>
+              <td className="px-2">{job.doneOn.map((id) => options[id]).join('; ') || 'none'}</td>
             </tr>
           ))}
         </tbody>

@@ -1,22 +1,13 @@
 import { printNumber, printQuantity } from '@zesty/core'
-import { coverage, speedMap, type JobOn, type JobVerdict } from '@zesty/core/speeds'
+import { coverage, speedMap, type JobOn } from '@zesty/core/speeds'
 import { useMemo, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
-import { Mark, type MarkKind } from '../../parts/Mark'
+import { Mark } from '../../parts/Mark'
+import { jobVerdicts } from './jobVerdicts'
 import { positionColour } from './positionColour'
 import { SpeedMapChart } from './SpeedMapChart'
-
-const verdicts: Record<JobVerdict, { kind: MarkKind; words: string }> = {
-  'all-day': { kind: 'ok', words: 'all day' },
-  'speed-only': { kind: 'ok', words: 'speed is there' },
-  moments: { kind: 'note', words: 'for moments' },
-  weak: { kind: 'watch', words: 'too weak' },
-  'too-fast': { kind: 'watch', words: 'too fast for it' },
-  'too-slow': { kind: 'watch', words: 'too slow for it' },
-  'over-limit': { kind: 'stop', words: 'over the mark' },
-}
 
 /** Which job goes on which position, and with what in hand: drawn, in words, and for one position or two alone. */
 export function SpeedMapSheet() {
@@ -132,7 +123,7 @@ export function SpeedMapSheet() {
 
 /** How it goes there, and the torque in hand: 1.5 times what it asks. */
 function Verdict({ on }: { on: JobOn }) {
-  const { kind, words } = verdicts[on.verdict]
+  const { kind, words } = jobVerdicts[on.verdict]
   const margin = on.verdict === 'moments' ? on.marginPeak : (on.marginContinuous ?? on.marginPeak)
   return (
     <span className="flex flex-col">
@@ -185,7 +176,7 @@ function OnePosition({ map }: { map: NonNullable<ReturnType<typeof speedMap>> })
               </td>
               <td className="px-2 py-1.5 text-right">{c.allDay}</td>
               <td className="px-2 py-1.5">
-                {c.lost.map((l) => `${l.job}: ${verdicts[l.why].words}`).join('; ') || 'nothing'}
+                {c.lost.map((l) => `${l.job}: ${jobVerdicts[l.why].words}`).join('; ') || 'nothing'}
               </td>
             </tr>
           ))}

@@ -67,7 +67,7 @@ export function layoutLadder(evaluation: Evaluation, width: number): LadderLayou
       .filter((j) => j.positionId === p.id)
       .flatMap((j) =>
         figures[j.wantedRpm]
-          ? [{ id: j.id, name: j.name, rpm: figures[j.wantedRpm]?.value ?? 0, reached: j.reach === 'reached' }]
+          ? [{ id: j.id, name: j.name, rpm: figures[j.wantedRpm]?.value ?? 0, reached: j.doneOn.includes(p.id) }]
           : [],
       )
     const flags = placeFlags(here, scale, width)
