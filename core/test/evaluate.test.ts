@@ -158,8 +158,14 @@ describe('half-empty plans', () => {
 
 test('the highest hertz is the lowest of motor, drive and spindle, and two poles stay at the plate', () => {
   const at = (...patch: Parameters<typeof applyPatch>[1]) =>
-    value(evaluate(applyPatch(demoPlan('gap-bed-lathe'), patch)), 'settings.maximumHz')
+    value(
+      evaluate(applyPatch(demoPlan('gap-bed-lathe'), [set('motor.connection', 'delta'), ...patch])),
+      'settings.maximumHz',
+    )
   expect(at(set('drive.maximumHz', 70))).toBe(70)
+  // In star its field is weak, and pull-out ends it soon.
+  expect(at(set('motor.connection', 'star'))).toBe(55)
+  expect(at(set('motor.frame', undefined))).toBe(50)
   expect(at(set('motor.frame', '132S'))).toBe(90)
   expect(at(set('motor.maximumRpm', 2400))).toBe(80)
   expect(at(set('survey.holders.1.markedRpm', 800))).toBe(Math.floor((800 * 4) / 120 / (90 / 224)))

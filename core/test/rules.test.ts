@@ -171,6 +171,33 @@ describe('worked examples', () => {
       { continuousNm: 5.75, peakNm: 8.265625 },
       6,
     ],
+    [
+      'motor.speed-at-base',
+      { ratedSpeedRpm: 1420, poles: 4, plateFrequencyHz: 50, baseFrequencyHz: 87 },
+      { speedRpm: 2530 },
+      6,
+    ],
+    ['motor.safe-speed', { poles: 4, ratedSpeedRpm: 1420, powerW: 1500 }, { maximumRpm: 2700 }, 9],
+    ['motor.safe-speed', { poles: 8, ratedSpeedRpm: 700, powerW: 1500 }, { maximumRpm: 2400 }, 9],
+    ['motor.safe-speed', { poles: 2, ratedSpeedRpm: 2950, powerW: 30_000 }, { maximumRpm: 2950 }, 9],
+    [
+      'motor.highest-frequency',
+      { plateFrequencyHz: 50, baseFrequencyHz: 50, fluxFraction: 0.575, breakdownRatio: 2.5, poles: 4, timesBase: 1.8 },
+      { frequencyHz: 55 },
+      9,
+    ],
+    [
+      'motor.highest-frequency',
+      { plateFrequencyHz: 50, baseFrequencyHz: 29, breakdownRatio: 2.5, poles: 4, timesBase: 1.8 },
+      { frequencyHz: 52 },
+      9,
+    ],
+    [
+      'motor.highest-frequency',
+      { plateFrequencyHz: 50, poles: 4, timesBase: 1.8, keptAtPlate: true },
+      { frequencyHz: 50 },
+      9,
+    ],
     ['inertia.mass', { massKg: 23.12, outerMm: 250 }, { inertiaKgM2: 0.180625 }, 6],
     ['workholding.thread-seat', { threadMm: 57.15 }, { seatNm: 6.2865 }, 4],
     ['workholding.thread-seat', { threadMm: 25.4 }, { seatNm: 2.794 }, 4],
@@ -574,7 +601,7 @@ describe('safe speed', () => {
     expect(at(2, 132)).toEqual({ maximumRpm: 4500, basis: 'typical' })
     expect(at(4, 180)).toEqual({ maximumRpm: 2700, basis: 'typical' })
     expect(at(4, 90, { plateMaximumRpm: 2500 })).toEqual({ maximumRpm: 2500, basis: 'given' })
-    expect(at(8, 90)).toEqual({ maximumRpm: 60, basis: 'given' })
+    expect(at(8, 90)).toEqual({ maximumRpm: 2400, basis: 'typical' })
     expect(run('motor.safe-speed', { poles: 2, frameMm: 80, ratedSpeedRpm: 24000 })).toEqual({
       maximumRpm: 24000,
       basis: 'given',

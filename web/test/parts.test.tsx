@@ -136,7 +136,7 @@ test('the chain answers a change at once', () => {
     starOn230,
   )
   const link = () => screen.getByRole('button', { name: /^Motor/ }).textContent.replace(/\u00a0/g, ' ')
-  expect(link()).toContain('3.34 N m of 10.1 N m left')
+  expect(link()).toContain('5.8 N m of 10.1 N m left')
   type('Power', '750 W')
   expect(link()).toContain('of 5.04 N m left')
 })

@@ -6,4 +6,6 @@ export const safeOperatingSpeeds = {
     { frameUpToMm: 112, maximumRpmByPoles: { 2: 5200, 4: 3600, 6: 2400 } },
     { frameUpToMm: 180, maximumRpmByPoles: { 2: 4500, 4: 2700, 6: 2400 } },
   ] as readonly { frameUpToMm: number; maximumRpmByPoles: Readonly<Record<number, number>> }[],
+  /** Where the frame was not read: the lowest of the sizes to 22 kW. */
+  unread: { powerUpToW: 22_000, maximumRpmByPoles: { 2: 4500, 4: 2700, 6: 2400 } as Readonly<Record<number, number>> },
 }

@@ -99,6 +99,7 @@ const finding = z.strictObject({
     }),
   ),
   figures: z.array(z.string()),
+  follows: z.string().optional(),
 })
 
 const judgedLine = z.strictObject({

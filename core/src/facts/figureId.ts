@@ -56,6 +56,7 @@ export const figureKeys = {
     'safeRpm',
     'serviceFactorA',
     'slip',
+    'speedAtBase',
     'standsV',
     'statorOhm',
     'synchronousRpm',

@@ -36,6 +36,8 @@ export interface Verdict {
   path?: PlanPath
   /** Tells apart several verdicts of one judgement. */
   about?: string
+  /** What it follows from: once that is mended it is gone, or is judged anew. */
+  follows?: FindingId | undefined
   /** Something still to be done, rather than decided wrongly: it stands red only once it is due. */
   toDo?: boolean
 }
@@ -134,7 +136,7 @@ export function answersOf(
   const lines = all.map((answer): JudgedLine => {
     const line = { id: findingId(id, answer.about), asks, stage, chainLink, by, due, danger }
     if ('severity' in answer) {
-      const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, toDo = false } = answer
+      const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, follows, toDo = false } = answer
       // It stands on the stage of the field that it leads to.
       const at = path === undefined ? stage : fieldAt(path).stage
       findings.push({
@@ -150,6 +152,7 @@ export function answersOf(
         remedies: remedies.filter(possible),
         figures,
         ...(path === undefined ? {} : { path }),
+        ...(follows === undefined ? {} : { follows }),
       })
       return {
         ...line,

@@ -1,3 +1,4 @@
+import { fluxLimits } from '../data/fluxLimits'
 import { numberOf } from '../facts/figure'
 import type { Facts } from '../facts/facts'
 import type { JobVerdicts } from '../facts/spindle/jobVerdicts'
@@ -6,9 +7,10 @@ import { lowestSpindleLimit, spindleLimits } from '../facts/spindle/spindleLimit
 import { rpmAtHertz } from '../motor'
 import { set } from '../plan'
 import { amount, hertz, rpm, message } from '../quantities'
-import { doesNotApply, ended, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
-import { judgement, type Answer, type Remedy } from './finding'
+import { doesNotApply, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
+import { findingId, judgement, type Answer, type Remedy } from './finding'
 import { highestHertz } from './hertzPatch'
+import { lackOfTorque } from './lackOfTorque'
 import { hertzAt } from './positions'
 
 /** Whether the speed that a job wants is there on the position it is done on. */
@@ -115,6 +117,8 @@ function heaviness(facts: Facts, job: JobVerdicts): Answer {
   return {
     severity: words.severity,
     about,
+    follows:
+      (numberOf(facts.speeds.fluxFraction) ?? 1) < fluxLimits.weak ? findingId('motor.flux', 'under') : undefined,
     title: message`${name} ${words.title} on ${on.name}`,
     says: message`It asks ${amount('torque', asked)} at ${at}; the spindle has ${has}.`,
     why: words.why,
@@ -125,13 +129,6 @@ function heaviness(facts: Facts, job: JobVerdicts): Answer {
     figures: [...(job.torqueNm ? [job.torqueNm.id] : []), job.wantedRpm.id],
     path: `survey.jobs.${job.index}.positionId`,
   }
-}
-
-/** What the motor's torque waits for. */
-function lackOfTorque({ motor, physics }: Facts): CannotBeJudged {
-  if (motor.suitable === false) return ended('Of a motor that a drive cannot run the torque is not told')
-  const known = need(motor.torqueNm, motor.frequencyHz, motor.poles, physics.breakdownRatio)
-  return isUnjudged(known) ? known : ended('The plate does not tell its torque')
 }
 
 /** Offers the highest hertz a job needs, where motor and drive allow it. */

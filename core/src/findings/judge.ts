@@ -62,6 +62,9 @@ export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; fin
     lines.push(...given.lines)
     findings.push(...given.findings)
   }
+  // What follows from nothing that was found stands by itself.
+  const found = new Set(findings.map((f) => f.id))
+  for (const f of findings) if (f.follows !== undefined && !found.has(f.follows)) delete f.follows
   findings.sort(
     (a, b) =>
       severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),

@@ -2,12 +2,12 @@ import { fluxLimits } from '../data/fluxLimits'
 import { DOUBLER_MOST_V } from '../data/doubler'
 import { plateOf } from '../motor/leadConnections'
 import type { Facts } from '../facts/facts'
-import { doesNotApply, good, isUnjudged, need, typed, type CannotBeJudged } from './answer'
+import { doesNotApply, good, isUnjudged, lacks, need, typed, type CannotBeJudged } from './answer'
 import { numberOf } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import { set } from '../plan'
-import { amps, hertz, newtonMetres, percent, sameNominal, message, volts } from '../quantities'
-import { judgement, type Answer, type Remedy, type Verdict } from './finding'
+import { amps, hertz, newtonMetres, percent, printNumber, sameNominal, message, volts } from '../quantities'
+import { findingId, judgement, type Answer, type Remedy, type Verdict } from './finding'
 import { relinks } from './relink'
 
 /** Bases this near are the plate's own. */
@@ -66,6 +66,7 @@ function fluxVerdict(facts: Facts): Answer {
     return {
       severity: hot ? 'stop' : 'watch',
       about: 'over',
+      follows: burstDoubler(facts) ? findingId('wall.doubler') : undefined,
       title: otherHalf(baseHz, plateHz) ? OTHER_HALF : title,
       says: message`${volts(setV)} at ${hertz(baseHz)} against the plate’s ${volts(plateV)} at ${hertz(plateHz)}: ${percent(k)} of the flux it was built for.`,
       why: 'The iron saturates, the amps rise without any load and the winding burns.',
@@ -208,8 +209,55 @@ function overloadVerdict(facts: Facts): Answer {
   return sound(held)
 }
 
+const untouched = {
+  'as-arrived': 'As it came',
+  reset: 'After its reset',
+  'second-hand': 'With its old settings',
+} as const
+
+/** A drive that nobody has read counts as set for 50 and for 60 hertz, whichever is worse, at all the volts it has. */
+function asArrived({ plan, motor, drive }: Facts): Answer {
+  const { state, inDrive } = plan.settings
+  if (motor.suitable === false) return doesNotApply('A drive cannot run this motor as it is')
+  if (state === undefined) return lacks('settings.state')
+  if (state === 'entered') return doesNotApply('The card is said to be entered')
+  if (inDrive.baseFrequencyHz !== undefined && inDrive.ratedVoltageV !== undefined)
+    return doesNotApply('Its volts and base were read')
+  const known = need(motor.plateVoltageV, motor.frequencyHz, drive.ceilingV)
+  if (isUnjudged(known)) return known
+  const [plateV, plateHz, ceilingV] = known
+  const givenV = inDrive.ratedVoltageV ?? ceilingV
+  const bases = inDrive.baseFrequencyHz === undefined ? [50, 60] : [inDrive.baseFrequencyHz]
+  const worst = Math.max(...bases.map((hz) => givenV / hz / (plateV / plateHz)))
+  const baseHz = Math.min(...bases)
+  const bothHz = bases.map((hz) => printNumber(hz, 3, 0)).join(' or ')
+  if (worst <= fluxLimits.burns)
+    return good(message`Whether it is set for ${bothHz} Hz, it makes ${percent(worst)} of the flux at the most.`)
+  return {
+    severity: 'stop',
+    toDo: true,
+    title: message`The drive must be set before the motor is joined to it`,
+    says: message`${untouched[state]} it may give ${volts(givenV)} at ${hertz(baseHz)}; this motor wants ${volts(plateV)} at ${hertz(plateHz)}: ${percent(worst)} of the flux it was built for.`,
+    why: 'The first RUN would burn it, with no load at all. Enter motor volts and base hertz with its leads off, and read both back.',
+    remedies: [{ label: message`The card is entered, and read back`, patch: [set('settings.state', 'entered')] }],
+    path: 'settings.state',
+  }
+}
+
 /** Volts, hertz and overload against the links in use. */
 export const motorFluxFindings = [
+  judgement(
+    {
+      id: 'motor.as-arrived',
+      asks: 'The drive before it is set',
+      stage: 'settings',
+      chainLink: 'drive',
+      by: 'first-power',
+      danger: true,
+    },
+    asArrived,
+  ),
+
   judgement(
     {
       id: 'motor.flux',

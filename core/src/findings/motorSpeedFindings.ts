@@ -1,10 +1,15 @@
 import { doesNotApply, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
+import { planningValues } from '../data/planningValues'
 import { numberOf } from '../facts/figure'
-import { hertzAtRpm } from '../motor'
+import { hertzAtRpm, PULL_OUT_MARGIN, staysAtPlate } from '../motor'
 import { set } from '../plan'
-import { hertz, percent, rpm, message } from '../quantities'
+import { hertz, newtonMetres, percent, rpm, message } from '../quantities'
 import { judgement, type Remedy } from './finding'
 import { highestHertz } from './hertzPatch'
+import { lackOfTorque } from './lackOfTorque'
+
+/** Times base to which constant power is planned at the most. */
+const LASTS = planningValues.topHertzRatio.value
 
 /** How fast and how slow the motor itself may be asked to turn. */
 export const motorSpeedFindings = [
@@ -22,6 +27,23 @@ export const motorSpeedFindings = [
       // A plate that prints its loaded speed is always a slip below synchronous; mains hertz is safe by definition.
       if (maxHz !== undefined && plateHz !== undefined && maxHz <= plateHz)
         return good(message`${hertz(maxHz)}, not above its plate.`)
+      if (
+        plan.motor.kind === 'high-frequency' &&
+        plan.motor.maximumRpm === undefined &&
+        maxHz !== undefined &&
+        plateHz !== undefined
+      )
+        return {
+          severity: 'stop',
+          about: 'high-frequency',
+          title: message`A high-frequency motor above its plate`,
+          says: message`It is asked for ${hertz(maxHz)}; its plate says ${hertz(plateHz)}, and no higher speed.`,
+          why: 'Its rotor and bearings turn at the edge of what they stand. Past the plate they fail, and at such speeds in pieces.',
+          remedies: [
+            { label: message`Lower the highest hertz to ${hertz(plateHz)}`, patch: highestHertz(plan, plateHz) },
+          ],
+          path: 'settings.chosen.maximumHz',
+        }
       const known = need(motor.safeRpm, speeds.topMotorRpm, motor.poles)
       if (isUnjudged(known)) return known
       const [safe, top, poles] = known
@@ -33,7 +55,7 @@ export const motorSpeedFindings = [
       return {
         severity: 'stop',
         title: message`The motor is asked to turn faster than it is safe`,
-        says: message`${hertz(maxHz ?? 0)} turns it at ${rpm(top)}; a ${poles}-pole motor of frame ${plan.motor.frame ?? 'unknown'} is safe to ${rpm(safe)}.`,
+        says: message`${hertz(maxHz ?? 0)} turns it at ${rpm(top)}; a ${poles}-pole motor ${plan.motor.frame === undefined ? 'whose frame was not read' : `of frame ${plan.motor.frame}`} is safe to ${rpm(safe)}.`,
         why: 'Bearings, fan and rotor are built for a highest speed. Past it they fail, and the fan first.',
         remedies: [
           {
@@ -70,6 +92,42 @@ export const motorSpeedFindings = [
           { label: message`Lower the highest hertz to ${hertz(plateHz)}`, patch: highestHertz(plan, plateHz) },
         ],
         figures: ['motor.topRpm'],
+        path: 'settings.chosen.maximumHz',
+      }
+    },
+  ),
+
+  judgement(
+    {
+      id: 'motor.past-pull-out',
+      asks: 'Pull at the highest hertz',
+      stage: 'speeds',
+      chainLink: 'motor',
+      by: 'on-machine',
+    },
+    (facts) => {
+      const { plan, torque } = facts
+      if (!torque) return lackOfTorque(facts)
+      const { baseHz, highestHz, plateHz, ratedTorqueNm, flux, breakdownRatio, poles } = torque.inputs
+      const field = Math.min(1, flux)
+      const lasts = baseHz * Math.max(1, Math.min(LASTS, (field * breakdownRatio) / PULL_OUT_MARGIN))
+      if (highestHz <= lasts * 1.02)
+        return good(message`${hertz(highestHz)}; constant power lasts to about ${hertz(lasts)}.`)
+      if (staysAtPlate(poles, plateHz)) return doesNotApply('It is not planned above its plate')
+      const phi = (field * baseHz) / highestHz
+      const allDay = Math.min(1, phi, (breakdownRatio * phi ** 2) / PULL_OUT_MARGIN)
+      const power = (allDay * highestHz) / plateHz
+      return {
+        severity: 'watch',
+        title: message`The motor has little left at the highest hertz`,
+        says: message`At ${hertz(highestHz)} it holds ${newtonMetres(allDay * ratedTorqueNm)} of ${newtonMetres(ratedTorqueNm)}, ${percent(power)} of its power, and stalls at ${newtonMetres(breakdownRatio * phi ** 2 * ratedTorqueNm)}; constant power lasts to about ${hertz(lasts)}.`,
+        why: 'Above base the field weakens: torque falls, and pull-out with its square. It is no harm, only less than it looks.',
+        remedies: [
+          {
+            label: message`Lower the highest hertz to ${hertz(Math.floor(lasts))}`,
+            patch: highestHertz(plan, Math.floor(lasts)),
+          },
+        ],
         path: 'settings.chosen.maximumHz',
       }
     },

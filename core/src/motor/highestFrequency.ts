@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { hertzInput, rpmInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 import { hertzAtRpm } from './frequencyAtSpeed'
+import { PULL_OUT_MARGIN } from './torqueCapability'
 
 /** Plate hertz over which a motor is built for more than mains and is not planned beyond its plate. */
 const HIGH_FREQUENCY_HZ = 100
@@ -18,6 +19,10 @@ export const highestFrequency = rule({
   id: 'motor.highest-frequency',
   input: z.strictObject({
     plateFrequencyHz: hertzInput,
+    baseFrequencyHz: hertzInput.optional(),
+    fluxFraction: z.number().gt(0).max(5).default(1),
+    breakdownRatio: z.number().gt(1).max(12).optional(),
+    keptAtPlate: z.boolean().default(false),
     poles: z.number().min(2).max(1e6),
     timesBase: z.number().min(1).max(5),
     safeRpm: rpmInput.optional(),
@@ -28,10 +33,24 @@ export const highestFrequency = rule({
     frequencyHz: z.number(),
     limit: z.enum(['plate', 'pull-out', 'safe-speed', 'drive', 'spindle']),
   }),
-  compute: ({ plateFrequencyHz, poles, timesBase, safeRpm, driveHz, spindleHz }) => {
-    const kept = staysAtPlate(poles, plateFrequencyHz)
+  compute: ({
+    plateFrequencyHz,
+    baseFrequencyHz = plateFrequencyHz,
+    fluxFraction,
+    breakdownRatio = Infinity,
+    keptAtPlate,
+    poles,
+    timesBase,
+    safeRpm,
+    driveHz,
+    spindleHz,
+  }) => {
+    const kept = keptAtPlate || staysAtPlate(poles, plateFrequencyHz)
+    // Where pull-out at that flux has only the margin over the load left, constant power ends.
+    const lasts = Math.max(1, Math.min(timesBase, (Math.min(1, fluxFraction) * breakdownRatio) / PULL_OUT_MARGIN))
     const limits = [
-      { limit: kept ? ('plate' as const) : ('pull-out' as const), hz: plateFrequencyHz * (kept ? 1 : timesBase) },
+      { limit: 'pull-out' as const, hz: baseFrequencyHz * lasts },
+      { limit: 'plate' as const, hz: kept ? plateFrequencyHz : Infinity },
       {
         limit: 'safe-speed' as const,
         hz: safeRpm === undefined ? Infinity : Math.max(plateFrequencyHz, hertzAtRpm(safeRpm, poles)),
@@ -39,7 +58,7 @@ export const highestFrequency = rule({
       { limit: 'drive' as const, hz: driveHz ?? Infinity },
       { limit: 'spindle' as const, hz: spindleHz ?? Infinity },
     ]
-    const lowest = limits.reduce((a, b) => (b.hz < a.hz ? b : a))
+    const lowest = limits.reduce((a, b) => (b.hz <= a.hz ? b : a))
     return { frequencyHz: Math.floor(lowest.hz + ROUNDING), limit: lowest.limit }
   },
 })

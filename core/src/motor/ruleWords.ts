@@ -81,12 +81,13 @@ export const motorRuleWords = {
   'motor.safe-speed': {
     title: 'Fastest safe motor speed',
     formula:
-      'the plate maximum; else the table by frame and poles, never under the rated speed; outside the table, the rated speed',
+      'the plate maximum; else the table by frame and poles (8 and more as 6), never under the rated speed; frame unread, to 22 kW: 2-pole 4500, 4-pole 2700, 6 and more 2400 rpm; outside the tables, the rated speed',
     citation:
       'IEC 60034-1 (maximum safe operating speed of cage induction motors), taken as planning values; the plate rules',
     input: {
       poles: 'number of poles, even',
-      frameMm: 'mm, shaft height of the frame',
+      frameMm: 'mm, shaft height of the frame; where it was not read, the power counts',
+      powerW: 'W, on the plate; asked where the frame was not read',
       plateMaximumRpm: 'rpm, maximum speed printed on the plate',
       ratedSpeedRpm: 'rpm, full-load speed on the plate',
     },
@@ -192,6 +193,19 @@ export const motorRuleWords = {
       breakdownRatio: 2.4,
       cooling: 'shaft-fan',
     },
+  },
+  'motor.speed-at-base': {
+    title: 'Full-load speed at another base',
+    formula: 'n = 120 f_b / p - (120 f_plate / p - n_plate): the slip in rpm stays',
+    citation: 'Mechanics of the cage motor: at the same flux and torque the slip is the same in rpm',
+    input: {
+      ratedSpeedRpm: 'rpm, on the plate',
+      poles: 'number of poles, even',
+      plateFrequencyHz: 'Hz, on the plate',
+      baseFrequencyHz: 'Hz, the base that is set',
+    },
+    output: { speedRpm: 'rpm, under rated torque at that base' },
+    example: { ratedSpeedRpm: 1420, poles: 4, plateFrequencyHz: 50, baseFrequencyHz: 87 },
   },
   'motor.torque-by-current': {
     title: 'Torque that a drive’s amps make',
@@ -386,10 +400,14 @@ export const motorRuleWords = {
   'motor.highest-frequency': {
     title: 'Highest hertz to plan for',
     formula:
-      'min(f_plate k, max(f_plate, n_safe p/120), f_drive, f_spindle), rounded down;  two poles, and plates over 100 Hz, with k = 1',
+      'min(f_b max(1, min(k, phi b/1.3)), max(f_plate, n_safe p/120), f_drive, f_spindle), rounded down;  two poles, plates over 100 Hz, and motors of which neither frame nor highest speed is known: not over f_plate',
     citation: 'Planning value for k; IEC 60034-1 (safe operating speed)',
     input: {
       plateFrequencyHz: 'Hz, on the plate',
+      baseFrequencyHz: 'Hz, the base that is set; the plate’s unless given',
+      fluxFraction: 'phi, flux at that base over the plate’s',
+      breakdownRatio: 'b, pull-out over rated torque; without it only k counts',
+      keptAtPlate: 'true where nothing says that it may turn faster than its plate',
       poles: 'number of poles',
       timesBase: 'times base up to which pull-out lasts at constant power',
       safeRpm: 'rpm, fastest safe motor speed',

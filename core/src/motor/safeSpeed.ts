@@ -1,14 +1,18 @@
 import { z } from 'zod'
 import { evenPolesInput, millimetresInput, rpmInput } from '../rules/inputs'
-import { rule } from '../rules/rule'
+import { refuse, rule } from '../rules/rule'
 import { safeOperatingSpeeds } from '../data/safeOperatingSpeeds'
+
+/** Poles from which on the table says the same. */
+const MOST_POLES = 6
 
 /** Fastest the rotor may turn: the plate's own limit first, else the planning value for frame and poles. */
 export const safeSpeed = rule({
   id: 'motor.safe-speed',
   input: z.strictObject({
     poles: evenPolesInput,
-    frameMm: millimetresInput,
+    frameMm: millimetresInput.optional(),
+    powerW: z.number().gt(0).max(1e9).optional(),
     plateMaximumRpm: rpmInput.optional(),
     ratedSpeedRpm: rpmInput,
   }),
@@ -16,10 +20,19 @@ export const safeSpeed = rule({
     maximumRpm: z.number(),
     basis: z.enum(['given', 'typical']),
   }),
-  compute: ({ poles, frameMm, plateMaximumRpm, ratedSpeedRpm }) => {
+  compute: ({ poles, frameMm, powerW, plateMaximumRpm, ratedSpeedRpm }) => {
     if (plateMaximumRpm !== undefined) return { maximumRpm: plateMaximumRpm, basis: 'given' as const }
-    const row = safeOperatingSpeeds.rows.find((r) => frameMm <= r.frameUpToMm)
-    const planned = row?.maximumRpmByPoles[poles]
+    if (frameMm === undefined && powerW === undefined)
+      return refuse('frameMm', 'or powerW is needed where the plate prints no highest speed')
+    const { rows, unread } = safeOperatingSpeeds
+    const row =
+      frameMm === undefined
+        ? (powerW ?? Infinity) <= unread.powerUpToW
+          ? unread
+          : undefined
+        : rows.find((r) => frameMm <= r.frameUpToMm)
+    // Eight poles and more are planned as six.
+    const planned = row?.maximumRpmByPoles[Math.min(poles, MOST_POLES)]
     return planned !== undefined && planned >= ratedSpeedRpm
       ? { maximumRpm: planned, basis: 'typical' as const }
       : { maximumRpm: ratedSpeedRpm, basis: 'given' as const }

@@ -24,6 +24,7 @@ const all = [
   motor.equivalentCircuit,
   motor.torqueCapability,
   motor.torqueByCurrent,
+  motor.speedAtBase,
   motor.lowSpeedPull,
   motor.boostLimit,
   motor.terminalLinks,

@@ -75,21 +75,31 @@ export function Findings({ stage }: { stage: StageId }) {
               : 'What is wrong, and how to mend it, appears here as you type.'}
         </p>
       )}
-      {shown.map((f) => (
-        <FindingCard key={f.id} finding={f} remedies={offers.of(f.id)} tried={offers.tried} />
-      ))}
+      {shown
+        .filter((f) => !shown.some((cause) => cause.id === f.follows))
+        .map((f) => (
+          <FindingCard
+            key={f.id}
+            finding={f}
+            effects={shown.filter((effect) => effect.follows === f.id)}
+            remedies={offers.of(f.id)}
+            tried={offers.tried}
+          />
+        ))}
     </aside>
   )
 }
 
 interface CardProps {
   finding: Finding
+  /** What follows from it, and goes with it. */
+  effects: Finding[]
   remedies: Remedy[]
   /** Whether they were tried since the last change. */
   tried: boolean
 }
 
-function FindingCard({ finding, remedies, tried }: CardProps) {
+function FindingCard({ finding, effects, remedies, tried }: CardProps) {
   const { id, severity, title, says, why, figures, path, due, by } = finding
   const change = useChange()
   const dispatch = useAppDispatch()
@@ -135,6 +145,22 @@ function FindingCard({ finding, remedies, tried }: CardProps) {
         </div>
       )}
       {remedies.some((r) => r.mains) && <p className="mt-1 text-[14px] text-ink-2">{sentence(MAINS_WORK)}</p>}
+      {effects.length > 0 && (
+        <div className="mt-2 border-t border-rule pt-1.5">
+          <p className="label">Follows from it</p>
+          <ul>
+            {effects.map((effect) => (
+              <li key={effect.id} data-finding={effect.id} tabIndex={-1} className="mt-1 text-[15px] leading-[1.3]">
+                <Mark kind={effect.severity} />{' '}
+                <b className="font-cond text-[16px]">
+                  <Text said={effect.title} />.
+                </b>{' '}
+                <Text said={effect.says} />
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {(known.length > 0 || path) && (
         <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[15px]">
           {path && (

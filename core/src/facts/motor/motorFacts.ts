@@ -3,7 +3,7 @@ import * as rules from '../../motor'
 import { hasField, type Connection, type Plan } from '../../plan'
 import type { Context } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
-import { named, unknownField } from '../ledger'
+import { named } from '../ledger'
 
 export interface MotorFacts {
   /** Links as they are, or the only way there is. */
@@ -163,27 +163,25 @@ function efficiency({ plan, ledger }: Context, powerW: FigureState, impliedProdu
 function safeSpeed({ plan, ledger }: Context, poles: FigureState, ratedSpeedRpm: FigureState): FigureState {
   const naming = named('motor.safeRpm', 'Fastest safe motor speed', 'speed')
   const plateMaximumRpm = ledger.given('motor.maximumRpm')
+  if (isKnown(plateMaximumRpm)) return ledger.stated(naming, plateMaximumRpm.value, 'given', [plateMaximumRpm])
   const { frame } = plan.motor
   const height = frame === undefined ? undefined : rules.frameHeightMm(frame)
-  const frameNaming = named('motor.frameMm', 'Frame height', 'length')
   const frameMm =
-    height !== undefined
-      ? ledger.stated(
-          frameNaming,
+    height === undefined
+      ? undefined
+      : ledger.stated(
+          named('motor.frameMm', 'Frame height', 'length'),
           height,
           'given',
           [],
           `Read from the frame name ${frame ?? ''} (IEC 60072-1, NEMA MG 1)`,
         )
-      : isKnown(plateMaximumRpm)
-        ? undefined
-        : ledger.block(frameNaming, [unknownField('motor.frame', 'Frame')])
-  if (isKnown(plateMaximumRpm)) return ledger.stated(naming, plateMaximumRpm.value, 'given', [plateMaximumRpm])
   return ledger.derive(
     rules.safeSpeed,
     'maximumRpm',
     naming,
-    { poles, frameMm, ratedSpeedRpm },
+    // Where the frame was not read, the lowest of its power's sizes counts.
+    { poles, ratedSpeedRpm, ...(frameMm ? { frameMm } : { powerW: ledger.given('motor.powerW') }) },
     {
       basis: (made) => (made.basis === 'typical' ? 'typical' : 'computed'),
     },

@@ -1,19 +1,29 @@
 import type { PlanningValue } from '../../data/planningValues'
-import { lowestFrequency } from '../../motor'
+import { lowestFrequency, speedAtBase } from '../../motor'
 import type { Plan, SettingId } from '../../plan'
 import { message, sameNominal, volts } from '../../quantities'
 import type { TrainFacts } from '../belts/trainFacts'
 import type { Knowing } from '../context'
 import { wantsGentleRamps } from '../drive/heavyRotor'
-import { isKnown, type FigureState } from '../figure'
-import { choice, unknownField } from '../ledger'
+import { isKnown, numberOf, type FigureState } from '../figure'
+import type { FluxFacts } from '../motor/fluxFacts'
+import { choice, named, unknownField } from '../ledger'
 import { deriveHighestHertz } from './highestHertz'
 import type { Derived } from './settingLine'
 import type { DriveFacts } from '../drive/driveFacts'
 import type { MotorFacts } from '../motor/motorFacts'
 
 /** What the settings follow from. */
-export type SettingInputs = Knowing<{ motor: MotorFacts; drive: DriveFacts }> & { main: TrainFacts | undefined }
+export type SettingInputs = Knowing<{
+  motor: MotorFacts
+  drive: DriveFacts
+  /** As it will act. */
+  baseFrequencyHz: FigureState
+  flux: FluxFacts
+}> & { main: TrainFacts | undefined }
+
+/** What the base itself follows from. */
+type BeforeBase = Omit<SettingInputs, 'baseFrequencyHz' | 'flux'>
 
 const decided = (value: string, reason: string): Derived => ({ value, basis: 'computed', reason: [reason], from: [] })
 const planned = ({ value, citation }: PlanningValue, reason = citation): Derived => ({
@@ -27,13 +37,17 @@ const copied = (reading: FigureState, reason: string): Derived =>
     ? { value: reading.value, basis: reading.basis, reason: [reason], from: [reading] }
     : { basis: 'given', reason: [`Needs: ${reading.label.toLowerCase()}.`], from: [reading] }
 
+/** Bases this near are the plate's own. */
+const SAME_BASE_HZ = 0.5
+
 /** What each of the fourteen settings should be for this plan, and why, in the order they are entered. */
-export const derivations: Record<SettingId, (s: SettingInputs) => Derived> = {
+export const derivations: Record<Exclude<SettingId, 'baseFrequencyHz'>, (s: SettingInputs) => Derived> & {
+  baseFrequencyHz: (s: BeforeBase) => Derived
+} = {
   ratedVoltageV: ({ motor, drive }) => ratedVoltage(motor.plateVoltageV, drive.ceilingV),
   ratedCurrentA: ({ motor }) => copied(motor.plateCurrentA, 'The plate’s amps for the links used.'),
   baseFrequencyHz: ({ motor }) => copied(motor.frequencyHz, 'The plate’s hertz: where full volts are reached.'),
-  ratedSpeedRpm: ({ motor }) =>
-    copied(motor.ratedSpeedRpm, 'The plate’s full-load speed; the drive takes slip and poles from it.'),
+  ratedSpeedRpm: (s) => ratedSpeed(s),
   minimumHz: (s) => lowestHertz(s),
   maximumHz: (inputs) => deriveHighestHertz(inputs),
   accelerationS: ({ plan, tables }) =>
@@ -112,6 +126,25 @@ function lowestHertz({ plan, tables, ledger, motor }: SettingInputs): Derived {
         basis: () => (byPlate ? 'given' : 'typical'),
       }),
   }
+}
+
+/** The plate's speed; where base is not the plate's hertz, the synchronous speed there less the plate's slip. */
+function ratedSpeed({ motor, ledger, baseFrequencyHz }: SettingInputs): Derived {
+  const [baseHz, plateHz] = [baseFrequencyHz, motor.frequencyHz].map(numberOf)
+  if (baseHz === undefined || plateHz === undefined || Math.abs(baseHz - plateHz) < SAME_BASE_HZ)
+    return copied(motor.ratedSpeedRpm, 'The plate’s full-load speed; the drive takes slip and poles from it.')
+  const inputs = {
+    ratedSpeedRpm: motor.ratedSpeedRpm,
+    poles: motor.poles,
+    plateFrequencyHz: motor.frequencyHz,
+    baseFrequencyHz,
+  }
+  const naming = named('motor.speedAtBase', 'Full-load speed at the base that is set', 'speed')
+  const speed = ledger.derive(speedAtBase, 'speedRpm', naming, inputs)
+  return copied(
+    speed,
+    'Synchronous speed at the base that is set, less the plate’s slip; the drive takes slip and poles from it.',
+  )
 }
 
 function commandSource({ controls }: Plan): Derived {

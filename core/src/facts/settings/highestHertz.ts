@@ -1,8 +1,9 @@
-import { hertzAtRpm, highestFrequency } from '../../motor'
-import { hertz, message, rpm, type Message } from '../../quantities'
+import { frameHeightMm, hertzAtRpm, highestFrequency } from '../../motor'
+import { amount, hertz, message, rpm, type Message } from '../../quantities'
 import type { TrainFacts } from '../belts/trainFacts'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
+import type { FluxFacts } from '../motor/fluxFacts'
 import { choice, type Raw } from '../ledger'
 import { loadedSlip } from '../motor/motorFacts'
 import { lowestSpindleLimit } from '../spindle/spindleLimits'
@@ -26,7 +27,11 @@ export function deriveHighestHertz({
   ledger,
   motor,
   main,
-}: Knowing<{ motor: MotorFacts }> & { main: TrainFacts | undefined }): Derived {
+  baseFrequencyHz,
+  flux,
+}: Knowing<{ motor: MotorFacts; baseFrequencyHz: FigureState; flux: FluxFacts }> & {
+  main: TrainFacts | undefined
+}): Derived {
   const { frequencyHz, poles, safeRpm } = motor
   if (!isKnown(frequencyHz) || !isKnown(poles))
     return { basis: 'typical', reason: message`Needs the plate’s hertz and speed.`, from: [frequencyHz, poles] }
@@ -42,8 +47,18 @@ export function deriveHighestHertz({
           from: [main.speedRatio],
         }
       : undefined
+  const { breakdownRatio: pullOut } = tables.planning
+  const breakdownRatio = plan.motor.breakdownRatio ?? pullOut.value
+  const fluxFraction = numberOf(flux.fluxFraction) ?? 1
+  const frameRead = plan.motor.frame !== undefined && frameHeightMm(plan.motor.frame) !== undefined
+  // Nothing says that it may turn faster than its plate.
+  const keptAtPlate = !frameRead && plan.motor.maximumRpm === undefined
   const inputs = {
     plateFrequencyHz: frequencyHz,
+    baseFrequencyHz: isKnown(baseFrequencyHz) ? baseFrequencyHz : undefined,
+    fluxFraction: isKnown(flux.fluxFraction) ? flux.fluxFraction : undefined,
+    breakdownRatio: choice(breakdownRatio, 'Pull-out over rated torque'),
+    keptAtPlate: choice(keptAtPlate, 'Neither frame nor highest speed is known'),
     poles,
     timesBase: choice(timesBase, 'Times base'),
     // Only what ends it makes it rest on a planning value; that another limit is typical and lies higher does not.
@@ -53,6 +68,10 @@ export function deriveHighestHertz({
   }
   const found = highestFrequency.run({
     plateFrequencyHz: frequencyHz.value,
+    baseFrequencyHz: numberOf(baseFrequencyHz),
+    fluxFraction,
+    breakdownRatio,
+    keptAtPlate,
     poles: poles.value,
     timesBase,
     safeRpm: numberOf(safeRpm),
@@ -63,12 +82,14 @@ export function deriveHighestHertz({
     return { basis: 'typical', reason: message`Cannot be told from this plate.`, from: [frequencyHz, poles] }
   const endings: Record<typeof found.value.limit, Ending> = {
     plate: {
-      reason: message`A ${poles.value}-pole motor for ${hertz(frequencyHz.value)} is kept at its plate.`,
+      reason: keptAtPlate
+        ? message`Neither its frame nor its highest speed is known: it is kept at its plate.`
+        : message`A ${poles.value}-pole motor for ${hertz(frequencyHz.value)} is kept at its plate.`,
       typical: false,
       from: [frequencyHz, poles],
     },
     'pull-out': {
-      reason: message`Pull-out torque lasts to about ${timesBase} times base at constant power.`,
+      reason: message`Pull-out torque lasts to about ${amount('number', found.value.frequencyHz / (numberOf(baseFrequencyHz) ?? frequencyHz.value))} times base at constant power.`,
       typical: true,
       from: [frequencyHz],
     },

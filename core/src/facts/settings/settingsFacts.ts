@@ -3,6 +3,7 @@ import { messageText } from '../../quantities'
 import { derivations, type SettingInputs } from './deriveSettings'
 import type { Derived, SettingLine, SettingValue } from './settingLine'
 import { isKnown, type FigureState } from '../figure'
+import { fluxFacts, type FluxFacts } from '../motor/fluxFacts'
 import { named, type Ledger, type Naming } from '../ledger'
 
 export interface SettingsFacts {
@@ -13,11 +14,24 @@ export interface SettingsFacts {
   baseFrequencyHz: FigureState
   overloadA: FigureState
   decelerationS: FigureState
+  /** What its volts and base make of the motor's field. */
+  flux: FluxFacts
 }
 
 /** The settings card, and the numbers among it that other figures rest on. */
-export function settingsFacts(inputs: SettingInputs): SettingsFacts {
-  const { plan, ledger } = inputs
+export function settingsFacts(before: Omit<SettingInputs, 'baseFrequencyHz' | 'flux'>): SettingsFacts {
+  const { plan, ledger } = before
+  // The base comes first: what the highest hertz may be rests on the field that it leaves.
+  const base = derivations.baseFrequencyHz(before)
+  const baseFrequencyHz = actingFigure(
+    plan,
+    ledger,
+    [settingLine('baseFrequencyHz', plan, base)],
+    'baseFrequencyHz',
+    base,
+  )
+  const flux = fluxFacts({ ...before, baseFrequencyHz })
+  const inputs: SettingInputs = { ...before, baseFrequencyHz, flux }
   const derived = new Map(settingIds.map((id) => [id, derivations[id](inputs)]))
   const lines = [...derived].map(([id, made]) => settingLine(id, plan, made))
   const acting = (id: ActingId): FigureState => {
@@ -28,9 +42,10 @@ export function settingsFacts(inputs: SettingInputs): SettingsFacts {
     lines,
     minimumHz: acting('minimumHz'),
     maximumHz: acting('maximumHz'),
-    baseFrequencyHz: acting('baseFrequencyHz'),
+    baseFrequencyHz,
     overloadA: acting('overloadA'),
     decelerationS: acting('decelerationS'),
+    flux,
   }
 }
 

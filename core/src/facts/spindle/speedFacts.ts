@@ -1,6 +1,5 @@
 import { controlReference } from '../../controls/controlReference'
 import { cuttingSpeed } from '../../cutting/cuttingSpeed'
-import { setVoltage } from '../../drive'
 import {
   beltSpeed,
   drivetrainSpeed,
@@ -10,9 +9,8 @@ import {
   typedSizes,
   type TransmissionKind,
 } from '../../drivetrain'
-import { fanCooling, flux, frequencyFraction, synchronousSpeed, torqueCapability } from '../../motor'
+import { fanCooling, frequencyFraction, synchronousSpeed, torqueCapability } from '../../motor'
 import type { Job, JobPath, TransmissionStage } from '../../plan'
-import { sameNominal } from '../../quantities'
 import { mainPosition, ofPosition, type TrainFacts } from '../belts/trainFacts'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
@@ -68,7 +66,6 @@ type Before = Knowing<{ motor: MotorFacts; drive: DriveFacts; settings: Settings
 /** What the drive does to the motor, and what the spindle does on each belt position for each job. */
 export function speedFacts(context: Before & { trains: readonly TrainFacts[] }): SpeedFacts {
   const { plan, ledger, motor, settings, trains } = context
-  const setVoltageV = setVoltageOf(context)
   const knobTopHz = knobTop(context)
   const topMotorRpm = ledger.derive(
     synchronousSpeed,
@@ -76,17 +73,7 @@ export function speedFacts(context: Before & { trains: readonly TrainFacts[] }):
     named('motor.topRpm', 'Motor speed at the highest hertz', 'speed'),
     { frequencyHz: settings.maximumHz, poles: motor.poles },
   )
-  const fluxFraction = ledger.derive(
-    flux,
-    'fluxFraction',
-    named('motor.fluxFraction', 'Flux against the plate', 'fraction'),
-    {
-      setVoltageV,
-      baseFrequencyHz: settings.baseFrequencyHz,
-      plateVoltageV: motor.plateVoltageV,
-      plateFrequencyHz: motor.frequencyHz,
-    },
-  )
+  const { setVoltageV, fluxFraction } = settings.flux
   const usableNm = usable(context, fluxFraction)
   const positions = trains.map((train) => positionFacts(context, train, knobTopHz, topMotorRpm, usableNm))
   const main = positions.find((p) => p.position.id === mainPosition(plan)?.id)
@@ -101,24 +88,6 @@ export function speedFacts(context: Before & { trains: readonly TrainFacts[] }):
     main,
     jobs: plan.survey.jobs.map((job, i) => jobFacts(ledger, job, i, positions, main)),
   }
-}
-
-/**
- * Volts given at base hertz. Where the drive could give more than the motor's links may have and
- * nothing was chosen or read back, it is taken to give all it has, as it does when it arrives.
- */
-function setVoltageOf({ plan, ledger, motor, drive }: Before): FigureState {
-  const naming = named('drive.setVoltageV', 'Volts at base hertz', 'voltage')
-  const explicit = plan.settings.inDrive.ratedVoltageV ?? plan.settings.chosen.ratedVoltageV
-  if (explicit !== undefined) return ledger.stated(naming, explicit, 'given', [], 'As set in the drive')
-  const [plateV, ceilingV] = [numberOf(motor.plateVoltageV), numberOf(drive.ceilingV)]
-  const alike = plateV !== undefined && ceilingV !== undefined && sameNominal(plateV, ceilingV)
-  return ledger.derive(setVoltage, 'voltageV', naming, {
-    plateVoltageV: motor.plateVoltageV,
-    ceilingV: drive.ceilingV,
-    sameClass: choice(alike, 'Of one nominal class'),
-    untouched: choice(plateV !== undefined && ceilingV !== undefined && plateV < ceilingV, 'As it arrives'),
-  })
 }
 
 function knobTop({ plan, ledger, settings }: Before): FigureState {
