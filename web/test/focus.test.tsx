@@ -60,7 +60,7 @@ describe('going to a field', () => {
 
 describe('going through the findings', () => {
   const plan = lathe(set('motor.connection', 'star'), set('settings.inDrive.overloadA', 7))
-  const heading = () => document.activeElement?.querySelector('h3')?.textContent.replace(/\s/g, ' ')
+  const heading = () => document.activeElement?.querySelector('h3, h4')?.textContent.replace(/\s/g, ' ')
   const titles = () => evaluate(plan).findings.map((f) => messageText(f.title).replace(/\s/g, ' '))
   test('one after the other, and round again', () => {
     show(<Findings stage="motor" />, plan)

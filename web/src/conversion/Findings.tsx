@@ -152,9 +152,9 @@ function FindingCard({ finding, effects, remedies, tried }: CardProps) {
             {effects.map((effect) => (
               <li key={effect.id} data-finding={effect.id} tabIndex={-1} className="mt-1 text-[15px] leading-[1.3]">
                 <Mark kind={effect.severity} />{' '}
-                <b className="font-cond text-[16px]">
+                <h4 className="inline font-cond text-[16px] font-semibold">
                   <Text said={effect.title} />.
-                </b>{' '}
+                </h4>{' '}
                 <Text said={effect.says} />
               </li>
             ))}

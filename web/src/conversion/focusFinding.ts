@@ -8,10 +8,10 @@ function show(card: HTMLElement | undefined): void {
 export const focusFinding = (id: string): void =>
   requestFrame(() => show(cards().find((c) => c.dataset['finding'] === id)))
 
-/** From the finding in focus to the one after it, and round again. */
+/** From the finding in focus to the one after it, and round again. What follows from another lies within its card. */
 export function focusNextFinding(): void {
   const all = cards()
-  const at = all.findIndex((c) => c.contains(document.activeElement))
+  const at = all.findLastIndex((c) => c.contains(document.activeElement))
   show(all[(at + 1) % all.length])
 }
 
