@@ -24,23 +24,27 @@ describe('the circuit', () => {
     expect(value(lathe(...run, set('supply.breakerA', 16)), 'supply.neededMm2')).toBe(1.5)
     expect(value(lathe(...run), 'supply.neededMm2')).toBe(4)
     expect(value(lathe(...run, set('supply.ambientC', 50)), 'supply.neededMm2')).toBe(6)
-    expect(lathe(...run, set('supply.ambientC', 55)).blocked['supply.neededMm2']?.refusal).toMatch(
+    expect(value(lathe(...run, set('supply.ambientC', 55)), 'supply.neededMm2')).toBe(10)
+    expect(lathe(...run, set('supply.cableM', 400)).blocked['supply.neededMm2']?.refusal).toMatch(
       /needs a larger cable/,
     )
   })
   test('in an inch shop by gauge, kept in mm²', () => {
     const plan = applyPatch(demoPlan('long-bed-lathe'), [set('supply.cableM', 10), set('supply.laying', 'conduit')])
-    expect(value(evaluate(plan), 'supply.neededMm2')).toBeCloseTo(gaugeArea(10), 6)
+    expect(value(evaluate(plan), 'supply.neededMm2')).toBeCloseTo(gaugeArea(8), 6)
   })
   test('a long run is judged by what it loses', () => {
     const far = lathe(...run, set('supply.breakerA', 16), set('supply.cableM', 40))
     expect(value(far, 'supply.neededMm2')).toBe(4)
     expect(value(far, 'supply.drop')).toBeCloseTo((2 * 0.0225 * 40 * 14.5) / 4 / 230, 6)
   })
-  test('a cord in mm² is not in the table, and it says so', () => {
-    expect(lathe(set('supply.cableM', 5), set('supply.laying', 'cord')).blocked['supply.neededMm2']?.refusal).toMatch(
-      /cord/,
-    )
+  test('a cord, and an insulated wall, carry less or more than a cable on the surface', () => {
+    const laid = (laying: 'cord' | 'insulated' | 'surface') =>
+      value(
+        lathe(set('supply.cableM', 5), set('supply.laying', laying), set('supply.breakerA', 25)),
+        'supply.neededMm2',
+      )
+    expect([laid('cord'), laid('insulated'), laid('surface')]).toEqual([2.5, 4, 2.5])
   })
 })
 

@@ -184,9 +184,9 @@ const edges: Edge[] = [
   [
     'a drive no larger than the motor protects it as it came',
     'motor.overload',
-    [set('settings.state', 'as-arrived'), set('drive.ratedOutputA', 6.12)],
+    [set('settings.state', 'as-arrived'), set('settings.inDrive', {}), set('drive.ratedOutputA', 6.12)],
     'none',
-    [set('settings.state', 'as-arrived'), set('drive.ratedOutputA', 6.13)],
+    [set('settings.state', 'as-arrived'), set('settings.inDrive', {}), set('drive.ratedOutputA', 6.13)],
     'stop',
   ],
   [

@@ -75,13 +75,13 @@ describe('worked examples', () => {
     [
       'supply.extension',
       { loadA: 14.5, lengthM: 15, areaMm2: 1.5, voltageV: 230, phases: 1 },
-      { ampacityA: 15, dropPercent: 2.837, permitted: true },
+      { ampacityA: 16, dropPercent: 2.837, permitted: true },
       3,
     ],
     [
       'supply.extension',
       { loadA: 14.5, lengthM: 15, areaMm2: 1.5, coiled: true, voltageV: 230, phases: 1 },
-      { ampacityA: 7.5, permitted: false },
+      { ampacityA: 6.08, permitted: false },
       3,
     ],
     [
@@ -197,6 +197,18 @@ describe('worked examples', () => {
       { plateFrequencyHz: 50, poles: 4, timesBase: 1.8, keptAtPlate: true },
       { frequencyHz: 50 },
       9,
+    ],
+    [
+      'supply.motor-cable',
+      { motorA: 6, overloadA: 6, areaMm2: 1.5, region: 'iec' },
+      { ampacityA: 13.05, neededA: 6, permitted: true },
+      6,
+    ],
+    [
+      'supply.motor-cable',
+      { motorA: 12, overloadA: 12, areaMm2: 2.08, region: 'nec' },
+      { ampacityA: 12.3, neededA: 15, permitted: false },
+      6,
     ],
     ['inertia.mass', { massKg: 23.12, outerMm: 250 }, { inertiaKgM2: 0.180625 }, 6],
     ['workholding.thread-seat', { threadMm: 57.15 }, { seatNm: 6.2865 }, 4],
@@ -742,8 +754,17 @@ describe('protection and cable', () => {
     expect(faults('supply.cable', { ...cable, protectionA: 13 })[0]).toMatch(/^protectionA must be at least loadA/)
     expect(run('supply.cable', { ...cable, ambientC: 50 })['size']).toBe(4)
     expect(run('supply.cable', { ...cable, grouped: 3 })['size']).toBe(4)
-    expect(faults('supply.cable', { ...cable, protectionA: 63, loadA: 60 })[0]).toMatch(/^loadA needs a larger cable/)
-    expect(faults('supply.cable', { ...cable, method: 'cord' })[0]).toMatch(/^method must be one of C, B2/)
+    expect(faults('supply.cable', { ...cable, protectionA: 100, loadA: 90 })[0]).toMatch(/^loadA needs a larger cable/)
+    expect(faults('supply.cable', { ...cable, method: 'conduit' })[0]).toMatch(/^method must be one of C, B2, A2, cord/)
+    // Three loaded conductors carry less; an insulated wall less still.
+    const size = (extra: object) =>
+      run('supply.cable', { ...cable, loadA: 20, protectionA: 25, voltageV: 400, ...extra })['size']
+    expect([size({}), size({ phases: 3 }), size({ method: 'A2' }), size({ method: 'cord' })]).toEqual([2.5, 4, 4, 2.5])
+    // By gauge a quarter over the input, whatever breaker is there; and company by its conductors.
+    const gauge = { ...cable, system: 'awg', method: 'conduit', loadA: 18, protectionA: 20, voltageV: 230 }
+    expect(run('supply.cable', gauge)['size']).toBe(10)
+    expect(run('supply.cable', { ...gauge, grouped: 2 })['size']).toBe(10)
+    expect(run('supply.cable', { ...gauge, grouped: 2, loadA: 24, protectionA: 30 })['size']).toBe(8)
   })
   test('a stop that friction makes by itself needs no resistor', () => {
     expect(

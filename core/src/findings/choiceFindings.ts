@@ -78,14 +78,17 @@ export const choiceFindings = [
         remedies: delta87Hz.permitted
           ? [
               {
-                label: message`Link ${links}, base ${hertz(Math.round(baseHz))}`,
+                label: message`Link ${links}, base ${hertz(Math.round(baseHz))}${plan.settings.inDrive.overloadA === undefined ? '' : message`, and enter ${amps(plan.motor.lowVoltageA ?? currentA)}`}`,
                 patch: [
                   set('motor.connection', delta87Hz.connection),
                   set('settings.chosen.ratedVoltageV', ceilingV),
                   set('settings.chosen.baseFrequencyHz', Math.round(baseHz)),
                   set('settings.inDrive.ratedVoltageV', undefined),
                   set('settings.inDrive.baseFrequencyHz', undefined),
-                  set('settings.inDrive.overloadA', undefined),
+                  set(
+                    'settings.inDrive.overloadA',
+                    plan.settings.inDrive.overloadA === undefined ? undefined : plan.motor.lowVoltageA,
+                  ),
                 ],
               },
             ]

@@ -34,7 +34,9 @@ export const driveFindings = [
         return good(message`It gives ${amps(outputA)}; the motor’s plate is ${amps(plateA)}.`, {
           figures: ['drive.outputA', 'motor.plateCurrentA'],
         })
-      const tight = outputA >= plateA * TIGHT
+      // What is taken off for carrier, height and heat is a planning value, and no stop by itself.
+      const byPlate = !drive.onOnePhase && (plan.drive.ratedOutputA ?? 0) >= plateA * AS_GOOD_AS
+      const tight = outputA >= plateA * TIGHT || byPlate
       return {
         severity: tight ? 'watch' : 'stop',
         title: tight ? message`The drive is tight for this motor` : message`The drive is too small for this motor`,

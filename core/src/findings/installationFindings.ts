@@ -124,6 +124,31 @@ export const installationFindings = [
 
   judgement(
     {
+      id: 'motor.hazards',
+      asks: 'Dust and wet at the motor',
+      stage: 'motor',
+      chainLink: 'motor',
+      by: 'on-machine',
+    },
+    ({ plan }) => {
+      if (plan.survey.hazards.length === 0) return lacks('survey.hazards')
+      const ingress = ingressOf(plan.motor.enclosure)
+      if (!ingress) return lacks('motor.enclosure')
+      const entering = letsIn(ingress, plan.survey.hazards).filter((h) => h !== 'chips' && h !== 'damp')
+      if (entering.length === 0) return good(message`${plan.motor.enclosure ?? ''} keeps out what reaches the machine.`)
+      const named = listed(entering.map((h) => hazards[h].toLowerCase()))
+      return {
+        severity: 'watch',
+        title: message`An open motor within reach of ${named}`,
+        says: message`${plan.motor.enclosure ?? ''} does not keep out ${named}.`,
+        why: 'It packs the winding, holds the wet and takes the cooling. A closed motor, or a hood that leaves the air free.',
+        path: 'motor.enclosure',
+      }
+    },
+  ),
+
+  judgement(
+    {
       id: 'drive.derated',
       asks: 'What the drive gives where it hangs',
       stage: 'drive',

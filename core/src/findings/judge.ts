@@ -9,6 +9,7 @@ import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
+import { earthFindings } from './earthFindings'
 import { installationFindings } from './installationFindings'
 import { jobFindings } from './jobFindings'
 import { pulleyFindings } from './pulleyFindings'
@@ -29,6 +30,7 @@ export const judgements = [
   ...wallFindings,
   ...supplyUnitFindings,
   ...plugAndLeadFindings,
+  ...earthFindings,
   ...motorPlateFindings,
   ...motorFluxFindings,
   ...motorSpeedFindings,

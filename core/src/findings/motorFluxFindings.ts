@@ -158,7 +158,18 @@ function overloadVerdict(facts: Facts): Answer {
   if (inDrive.overloadA === undefined && plan.settings.chosen.overloadA === undefined) {
     const untouched = state === 'as-arrived' || state === 'reset' || state === 'second-hand'
     if (state === undefined) return need(typed('settings.state', state)) as CannotBeJudged
-    if (!untouched) return sound(held)
+    if (!untouched)
+      return driveA === undefined || driveA <= plateA * OVER
+        ? sound(held)
+        : {
+            severity: 'stop',
+            toDo: true,
+            about: 'never-read',
+            title: message`The overload was never read back`,
+            says: message`The card says ${amps(held)}; until it is read in the drive it counts as the drive’s own ${amps(driveA)}.`,
+            why: 'It is the one setting that stands between a stall and a burnt winding, and the one most often left. Read it in the drive.',
+            ...common,
+          }
     if (driveA === undefined) return need(typed('drive.ratedOutputA', driveA)) as CannotBeJudged
     if (driveA <= plateA * OVER) return sound(driveA)
     return {

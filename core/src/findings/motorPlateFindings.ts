@@ -56,6 +56,9 @@ export const motorPlateFindings = [
     },
     ({ plan, motor }) => {
       const { kind } = plan.motor
+      if ((kind === 'servo' || kind === 'brushless') && plan.drive.kind === 'brushless')
+        return good(message`It stands on a driver of its own.`)
+      if ((kind === 'servo' || kind === 'brushless') && plan.drive.kind === undefined) return lacks('drive.kind')
       const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitable[kind]
       return verdict
         ? {

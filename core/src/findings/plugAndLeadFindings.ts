@@ -4,6 +4,10 @@ import { set } from '../plan'
 import { amps, percent, message } from '../quantities'
 import { judgement } from './finding'
 
+/** Amps of a household plug for hours, and the most that one is made for. */
+const HOUSEHOLD_A = 10
+const HOUSEHOLD_PLUG_A = 16
+
 /** Plug, socket and extension lead. */
 export const plugAndLeadFindings = [
   judgement(
@@ -15,7 +19,7 @@ export const plugAndLeadFindings = [
       by: 'first-power',
       danger: true,
     },
-    ({ plan, plugAndLead, drive, supply }) => {
+    ({ plan, plugAndLead, drive, supply, branchCircuit }) => {
       if (plan.supply.plugOrFixed === undefined) return lacks('supply.plugOrFixed')
       if (plan.supply.plugOrFixed === 'fixed' || !plugAndLead.plugA) return doesNotApply('The drive is wired in')
       const known = need(plugAndLead.plugA, drive.inputA)
@@ -37,7 +41,13 @@ export const plugAndLeadFindings = [
           figures: ['supply.plugCarriesA', 'drive.inputA'],
           path: 'supply.plugA',
         }
-      if (plugAndLead.plugProtected === false)
+      const { plugA = 0, plugFused, plugKind } = plan.supply
+      const isProtected = plugAndLead.plugProtected ?? (plugFused === true ? true : undefined)
+      // A fuse in the plug protects it; NEC lets several outlets of 15 A stand on 20 A.
+      const allowed =
+        plugFused === true ||
+        (branchCircuit.region === 'nec' && plugA === 15 && (numberOf(supply.breakerA) ?? 99) <= 20)
+      if (isProtected === false && !allowed)
         return {
           severity: 'stop',
           about: 'unprotected',
@@ -48,7 +58,20 @@ export const plugAndLeadFindings = [
           figures: ['supply.plugCarriesA'],
           path: 'supply.plugA',
         }
-      if (plugAndLead.plugProtected === undefined) return lacks('supply.breakerA')
+      if (isProtected === undefined) return lacks('supply.breakerA')
+      const heavy = branchCircuit.region !== 'nec' && inputA > HOUSEHOLD_A
+      if (heavy && plugKind === undefined && plugA <= HOUSEHOLD_PLUG_A) return lacks('supply.plugKind')
+      if (heavy && plugKind === 'household')
+        return {
+          severity: 'watch',
+          about: 'household',
+          title: message`A household plug for hours`,
+          says: message`The drive takes ${amps(inputA)} at full load; household plugs and sockets run hot over ${amps(HOUSEHOLD_A)} for hours.`,
+          why: 'They are rated for an evening’s heater in a good socket, not for a machine in an old one. An industrial plug, or wired in.',
+          remedies: [wireIn],
+          figures: ['supply.plugCarriesA', 'drive.inputA'],
+          path: 'supply.plugKind',
+        }
       return good(message`${amps(inputA)} through plug and socket that carry ${amps(carriesA)} for hours.`, {
         figures: ['supply.plugCarriesA'],
       })
@@ -64,7 +87,7 @@ export const plugAndLeadFindings = [
       by: 'first-power',
       danger: true,
     },
-    ({ plugAndLead, drive }) => {
+    ({ plugAndLead, drive, supply }) => {
       if (!plugAndLead.extensionA || !plugAndLead.extensionDrop) return doesNotApply('No extension lead')
       if (plugAndLead.extensionPermitted === undefined) {
         const known = need(plugAndLead.extensionA, drive.inputA)
@@ -79,6 +102,18 @@ export const plugAndLeadFindings = [
           set('supply.extensionCoiled', undefined),
         ],
       }
+      const breakerA = numberOf(supply.breakerA)
+      if (plugAndLead.extensionPermitted && breakerA !== undefined && breakerA > carriesA)
+        return {
+          severity: 'watch',
+          about: 'breaker-above',
+          title: message`The breaker does not protect the extension lead`,
+          says: message`As it lies it carries ${amps(carriesA)}; the breaker lets ${amps(breakerA)} through.`,
+          why: 'At full load it is well; stalled, or with something else plugged in, the lead burns before the breaker moves.',
+          remedies: [without],
+          figures: ['supply.extensionA'],
+          path: 'supply.extensionMm2',
+        }
       return {
         severity: plugAndLead.extensionPermitted ? 'note' : 'stop',
         title: plugAndLead.extensionPermitted

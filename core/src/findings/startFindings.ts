@@ -115,16 +115,19 @@ export const startFindings = [
       by: 'first-spin',
       danger: true,
     },
-    ({ plan }) => {
+    ({ plan, settings }) => {
       const { runBy, stopBy } = plan.controls
       if (runBy !== 'main-switch' && stopBy !== 'main-switch') {
         if (runBy === undefined) return lacks('controls.runBy')
         return stopBy === undefined ? lacks('controls.stopBy') : good(message`It only isolates.`)
       }
+      const restarts = actingValue(settings.lines, 'restart') === 'runs-again' || plan.drive.lineStartLockout === false
       return {
-        severity: 'stop',
+        severity: restarts ? 'stop' : 'watch',
         title: message`The main switch is used to run and stop`,
-        says: message`Switched off so, the spindle coasts; switched on, it may start by itself.`,
+        says: restarts
+          ? message`Switched off so, the spindle coasts; switched on, it starts by itself.`
+          : message`Switched off so, the spindle coasts; switched on, it waits for a new RUN${plan.drive.lineStartLockout === true ? '' : message`, as far as is known`}.`,
         why: 'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
         remedies: [
           {

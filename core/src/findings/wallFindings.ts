@@ -1,6 +1,6 @@
 import { DOUBLER_MOST_V } from '../data/doubler'
 import { isUnjudged, need, good, doesNotApply, lacks, typed, type CannotBeJudged } from './answer'
-import { numberOf } from '../facts/figure'
+import { isKnown, numberOf } from '../facts/figure'
 import { set } from '../plan'
 import { amount, amps, hertz, message, volts } from '../quantities'
 import { judgement, type Answer } from './finding'
@@ -141,6 +141,16 @@ export const wallFindings = [
       danger: true,
     },
     ({ plan, branchCircuit, supply, drive }) => {
+      const { cableMm2 } = branchCircuit
+      if (!isKnown(cableMm2) && cableMm2.missing.length === 0 && cableMm2.refusal !== undefined)
+        return {
+          severity: 'stop',
+          about: 'beyond-table',
+          title: message`No cable of the tables carries this`,
+          says: [`${cableMm2.refusal.replace(/^\w+ /, 'The circuit ')}.`],
+          why: 'Where the table ends nothing here says that a cable is safe. A shorter run, a lower load, or a circuit that somebody designs.',
+          path: 'supply.cableM',
+        }
       const known = need(branchCircuit.cableMm2, typed('supply.cableMm2', plan.supply.cableMm2))
       if (isUnjudged(known)) return known
       const [needed, there] = known

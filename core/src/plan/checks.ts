@@ -6,6 +6,10 @@ export const passes = { good: 'Good', doubtful: 'Doubtful', bad: 'Bad' } as cons
 /** What a second-hand motor showed on the bench, drive disconnected. */
 export const checksSchema = z.strictObject({
   secondHand: yesNo('Second-hand motor'),
+  earthProved: yesNo(
+    'Earth proved',
+    'From the drive’s earth to the machine, the motor and the spindle’s body: under 0.1 Ω, power away',
+  ),
   testMOhm: quantity('insulation', 'Insulation, winding to frame', 0.001, 100_000, 'A minute at 500 V direct'),
   testC: quantity('temperature', 'Winding was at', -20, 120, 'Room temperature, if it stood overnight'),
   phase1Ohm: quantity('resistance', 'Phase 1', 0.001, 10_000),

@@ -13,6 +13,12 @@ export const jumpers = {
   power: 'Chooses the motor’s power',
   phases: 'Chooses one or three phases',
 } as const
+export const filterLinks = { in: 'In', out: 'Out', none: 'It has none' } as const
+export const laidStates = {
+  used: 'In use, or new',
+  'a-year': 'Lay a year or more',
+  reformed: 'Lay long, and was reformed',
+} as const
 export const overloadClasses = {
   light: '110 % for a minute',
   normal: '150 % for a minute',
@@ -63,6 +69,8 @@ export const driveSchema = z.strictObject({
   ratedCarrierHz: quantity('frequency', 'Carrier for full amps', 500, 20_000, 'Above it the manual takes amps off'),
   ratedAmbientC: quantity('temperature', 'Full amps up to', 20, 60, '40 °C usual'),
   jumper: choice('Input jumper', jumpers, 'A link or switch inside, to be set before first power'),
+  filterLink: choice('Link of its filter to earth', filterLinks, 'A screw, link or jumper, by the manual'),
+  laid: choice('Without power', laidStates, 'Bus capacitors want reforming after a year'),
   jumperSet: yesNo('Jumper is set for this shop', 'Looked at with the lid off and the power away'),
   busFarad: quantity('capacitance', 'Bus capacitors', 1e-6, 0.1, 'Printed on them, or in the manual'),
   tripV: quantity('voltage', 'Over-voltage trip', 150, 1300, 'Direct volts, by the manual'),

@@ -20,5 +20,6 @@ export const installationSchema = z.strictObject({
   roomC: quantity('temperature', 'Hottest in the shop', -10, 60),
   altitudeM: quantity('distance', 'Height above the sea', 0, 5000),
   motorCableM: quantity('distance', 'Motor cable', 0.2, 300, 'Drive to motor'),
+  motorCableMm2: quantity('area', 'Wire in the motor cable', 0.5, 95, 'Of each conductor'),
   outputFilter: yesNo('Reactor or dV/dt filter at the drive'),
 })

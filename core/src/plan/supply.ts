@@ -8,7 +8,30 @@ export const topologies = {
 } as const
 
 export const regions = { iec: 'IEC: mm², 230/400 V', nec: 'NEC: AWG, 120/240 V' } as const
-export const layings = { surface: 'On the surface', conduit: 'In conduit or trunking', cord: 'Flexible cord' } as const
+export const earthLeakageDevices = {
+  none: 'None',
+  ac: 'Type AC',
+  a: 'Type A',
+  f: 'Type F',
+  b: 'Type B',
+  gfci: 'GFCI, 5 mA',
+} as const
+
+export const earthings = {
+  earthed: 'Neutral earthed',
+  floating: 'Nothing earthed',
+  corner: 'One line earthed',
+  'high-leg': 'A high leg',
+  unbonded: 'From a converter or transformer, not bonded',
+  'neutral-as-earth': 'Neutral used as earth',
+} as const
+
+export const layings = {
+  surface: 'On the surface',
+  conduit: 'In conduit or trunking',
+  insulated: 'In an insulated wall',
+  cord: 'Flexible cord',
+} as const
 
 export const supplyUnits = {
   mains: 'The mains',
@@ -58,10 +81,18 @@ export const supplySchema = z.strictObject({
     'drive',
     quantity('area', 'Cable that is there', 0.5, 95, 'Of each live conductor: “2.5 mm²”, “12 AWG”'),
   ),
+  earthing: on('drive', choice('How the supply is earthed', earthings, 'Each line to earth measured, by whoever may')),
+  earthLeakageDevice: on('drive', choice('Earth-leakage device before it', earthLeakageDevices)),
+  earthLeakageTripsA: on('drive', quantity('current', 'It trips at', 0.004, 3, 'IΔn on its front: 0.03 A is 30 mA')),
+  earthLeakageUpstream: on(
+    'drive',
+    choice('And before that, nearer the meter', earthLeakageDevices, 'Another that the same current passes'),
+  ),
   laying: on('drive', choice('How it is laid', layings)),
   ambientC: on('drive', quantity('temperature', 'Hottest around the cable', -20, 60, '30 °C where you do not know')),
   plugOrFixed: on('drive', choice('How the drive is joined to it', fixings)),
   plugA: on('drive', quantity('current', 'Plug and socket rated', 1, 125, 'The number on both; the smaller counts')),
+  plugFused: on('drive', yesNo('Fuse in the plug', 'Of the plug’s own amps: it protects plug and cord')),
   plugKind: on('drive', choice('Plug and socket are', plugKinds)),
   secondEarth: on(
     'drive',

@@ -62,6 +62,7 @@ const all = [
   drive.busThreshold,
   supply.protection,
   supply.cable,
+  supply.motorCable,
   supply.voltageDrop,
   supply.plug,
   supply.extension,

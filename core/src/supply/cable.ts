@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { cableTables, copper, groupingFactors } from '../data/cableTables'
+import { cableTables, copper, groupingFactor } from '../data/cableTables'
 import { ampsInput, phasesInput, voltsInput } from '../rules/inputs'
 import { gaugeArea } from '../quantities'
 import { refuse, rule } from '../rules/rule'
@@ -7,6 +7,9 @@ import { dropAlong } from './voltageDrop'
 
 /** Protective conductor for a line conductor: equal to 16 mm2, 16 to 35, then half (IEC 60364-5-54). */
 const earthFor = (size: number): number => (size <= 16 ? size : size <= 35 ? 16 : size / 2)
+
+/** Conductors of a drive over its rated input (NEC 430.122). */
+const CONTINUOUS = 1.25
 
 /** The smallest cable that its protection protects and that does not drop too much. */
 export const cable = rule({
@@ -16,7 +19,7 @@ export const cable = rule({
     protectionA: ampsInput,
     lengthM: z.number().gt(0).max(10_000),
     system: z.enum(['metric', 'awg']),
-    method: z.enum(['C', 'B2', 'conduit', 'cord']),
+    method: z.enum(['C', 'B2', 'A2', 'conduit', 'cord']),
     ambientC: z.number().min(-20).max(60).default(30),
     grouped: z.number().int().min(1).max(6).default(1),
     phases: phasesInput,
@@ -54,11 +57,14 @@ export const cable = rule({
         'ambientC',
         `must be at most ${table.ambient[table.ambient.length - 1]?.upToC ?? 0}: hotter than that these cables are not laid`,
       )
-    const factor = heat.factor * (groupingFactors[grouped] ?? 0)
+    const loaded = count === 3 ? 3 : 2
+    const factor = heat.factor * groupingFactor(system, grouped, loaded)
+    // NEC sizes the conductors of a drive by its input, whatever breaker is there.
+    const mustCarryA = system === 'awg' ? Math.max(protectionA, CONTINUOUS * loadA) : protectionA
     for (const { size, areaMm2, ampacityA } of table.sizes) {
-      const carries = (ampacityA[method] ?? 0) * factor
+      const carries = (ampacityA[method]?.[loaded - 2] ?? 0) * factor
       const dropPercent = (100 * dropAlong(loadA, lengthM, areaMm2, count, copper.hot)) / voltageV
-      if (carries >= protectionA && dropPercent <= maxDropPercent)
+      if (carries >= mustCarryA && dropPercent <= maxDropPercent)
         return {
           size,
           areaMm2: system === 'metric' ? size : gaugeArea(size),

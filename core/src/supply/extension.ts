@@ -29,7 +29,7 @@ export const extension = rule({
         'areaMm2',
         `must be at least ${cordAmpacity.rows[0]?.areaMm2 ?? 0} mm2: lighter cords feed no machine`,
       )
-    const ampacityA = row.ampacityA * (coiled ? COILED_SHARE : 1)
+    const ampacityA = (count === 3 ? row.three : row.two) * (coiled ? COILED_SHARE : 1)
     const dropPercent = (100 * dropAlong(loadA, lengthM, areaMm2, count, copper.hot)) / voltageV
     return {
       ampacityA,

@@ -1,6 +1,7 @@
 export * from './behindSupplyUnit'
 export * from './cable'
 export * from './extension'
+export * from './motorCable'
 export * from './plug'
 export * from './protection'
 export * from './sources'

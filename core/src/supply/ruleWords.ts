@@ -25,14 +25,15 @@ export const supplyRuleWords = {
   'supply.cable': {
     title: 'Cable of the drive’s circuit',
     formula:
-      'smallest size with load <= protection <= ampacity x factors, and k rho L I/A within the drop, rho = 0.0225 ohm mm2/m',
+      'smallest size with load <= protection <= ampacity x factors (by gauge also 1.25 x load), and k rho L I/A within the drop, rho = 0.0225 ohm mm2/m; two loaded conductors on one phase, three on three',
     citation: 'IEC 60364-4-43 (load, protection, ampacity), IEC 60364-5-52 and 5-54; NEC 240.4(D), 310, 400.5',
     input: {
       loadA: 'A, the larger of computed and plate input',
       protectionA: 'A, rating of the breaker or fuse',
       lengthM: 'm, one way',
       system: 'mm2 or American gauge',
-      method: 'how it is laid: C on a wall, B2 in conduit (metric); conduit, cord (gauge)',
+      method:
+        'how it is laid: C on a wall, B2 in conduit, A2 in an insulated wall, cord (metric); conduit, cord (gauge)',
       ambientC: 'degrees C, where it is hottest',
       grouped: 'circuits that lie together',
       phases: '1 or 3',
@@ -48,6 +49,20 @@ export const supplyRuleWords = {
       earthSize: 'mm2 or AWG, of the protective conductor',
     },
     example: { loadA: 14.5, protectionA: 20, lengthM: 15, system: 'metric', method: 'C', phases: 1, voltageV: 230 },
+  },
+  'supply.motor-cable': {
+    title: 'Leads from drive to motor',
+    formula:
+      'ampacity of three loaded conductors in conduit at 40 C >= the overload that is set, and the motor’s amps (1.25 x under NEC)',
+    citation: 'IEC 60364-5-52 (B2, 40 C) and IEC 60204-1; NEC 430.22, 310',
+    input: {
+      motorA: 'A, plate amps for the links used',
+      overloadA: 'A, as it is set',
+      areaMm2: 'mm2, of each conductor',
+      region: 'whose tables',
+    },
+    output: { ampacityA: 'A, that they carry', neededA: 'A, that they must', permitted: 'true where they do' },
+    example: { motorA: 6, overloadA: 6, areaMm2: 1.5, region: 'iec' },
   },
   'cable.voltage-drop': {
     title: 'Voltage drop of a cable',

@@ -46,7 +46,9 @@ export function motorCableFacts({
   const standsV =
     plan.motor.winding === 'inverter-duty'
       ? ledger.derive(windingPeak, 'peakV', naming, {
-          ratedVoltageV: motor.plateVoltageV,
+          // The winding is the one whatever its links: its highest volts count.
+          ratedVoltageV:
+            plan.motor.highVoltageV === undefined ? motor.plateVoltageV : ledger.given('motor.highVoltageV'),
           timesRated: choice(inverterDutyPeak.value, 'Peak over rated volts'),
         })
       : ledger.typical(naming, oldWindingPeakV.value, oldWindingPeakV.citation)

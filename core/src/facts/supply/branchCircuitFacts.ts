@@ -29,8 +29,8 @@ function standsOn({ plan, supply }: Knowing<{ supply: SupplyFacts }>) {
 
 /** How a cable is laid, in the words of its table. */
 const methods = {
-  iec: { surface: 'C', conduit: 'B2', cord: undefined },
-  nec: { surface: 'conduit', conduit: 'conduit', cord: 'cord' },
+  iec: { surface: 'C', conduit: 'B2', insulated: 'A2', cord: 'cord' },
+  nec: { surface: 'conduit', conduit: 'conduit', insulated: 'conduit', cord: 'cord' },
 } as const
 
 /** The circuit that feeds the drive: its protection, its cable and what is lost along it. */
@@ -85,15 +85,10 @@ function cableFacts(
     ...(laying ? [] : [unknownField('supply.laying', 'How it is laid')]),
     ...(region ? [] : [unknownField('supply.frequencyHz', 'Mains hertz')]),
   ]
-  const method = region && laying ? methods[region][laying] : undefined
   const protectionA =
     isKnown(supply.breakerA) && (numberOf(drive.inputA) ?? 0) <= supply.breakerA.value ? supply.breakerA : asked
-  if (missing.some((r) => !isKnown(r)) || !region)
+  if (missing.some((r) => !isKnown(r)) || !region || !laying)
     return { cableMm2: ledger.block(size, missing), drop: ledger.block(drop, missing) }
-  if (!method) {
-    const why = 'The table for cords in mm² is not at hand: a cord is a plug-and-socket matter of its own maker'
-    return { cableMm2: ledger.block(size, [], why), drop: ledger.block(drop, [], why) }
-  }
   const { ambientC, maximumDrop } = tables.planning
   const made = ledger.compute(
     cable,
@@ -103,7 +98,7 @@ function cableFacts(
       protectionA,
       lengthM,
       system: choice(region === 'iec' ? 'metric' : 'awg', 'Sizes'),
-      method: choice(method, 'How it is laid'),
+      method: choice(methods[region][laying], 'How it is laid'),
       ambientC: ledger.givenOr('supply.ambientC', () =>
         ledger.typical(
           named('supply.typicalAmbientC', 'Hottest around the cable', 'temperature'),

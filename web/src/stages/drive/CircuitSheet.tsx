@@ -37,9 +37,18 @@ export function CircuitSheet() {
             <>
               <QuantityField path="supply.plugA" placeholder="16 A" />
               <ChoiceField path="supply.plugKind" />
+              <YesNoField path="supply.plugFused" wide />
             </>
           )}
           <YesNoField path="supply.secondEarth" wide />
+          <SelectField path="supply.earthing" />
+          <SelectField path="supply.earthLeakageDevice" />
+          {supply.earthLeakageDevice !== undefined && supply.earthLeakageDevice !== 'none' && (
+            <>
+              <QuantityField path="supply.earthLeakageTripsA" placeholder="0.03 A" />
+              <SelectField path="supply.earthLeakageUpstream" />
+            </>
+          )}
           <QuantityField path="supply.extensionM" placeholder="none" />
           <QuantityField path="supply.extensionMm2" placeholder="1.5 mm²" hint="Of each conductor" />
           {supply.extensionM !== undefined && <YesNoField path="supply.extensionCoiled" wide />}

@@ -33,6 +33,7 @@ export function InstallationSheet() {
           <QuantityField path="installation.roomC" placeholder="30 °C typical" />
           <QuantityField path="installation.altitudeM" placeholder="0 m" hint="" />
           <QuantityField path="installation.motorCableM" placeholder="6 m" />
+          <QuantityField path="installation.motorCableMm2" placeholder="1.5 mm²" />
           <div className="col-span-full">
             <YesNoField path="installation.outputFilter" />
           </div>

@@ -72,6 +72,8 @@ export default function DriveStage() {
           <QuantityField path="drive.singlePhaseFactor" placeholder="43 % unless the manual says" />
         )}
         <ChoiceField path="drive.jumper" />
+        <ChoiceField path="drive.filterLink" />
+        <ChoiceField path="drive.laid" />
         {drive.jumper !== undefined && drive.jumper !== 'none' && <YesNoField path="drive.jumperSet" />}
       </div>
       <div className="mt-4 grid gap-5 xl:grid-cols-2">

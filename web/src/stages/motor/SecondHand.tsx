@@ -27,6 +27,7 @@ export function SecondHand() {
           <p className="lead">Tested on the bench before a drive is joined to it.</p>
         </div>
         <YesNoField path="checks.secondHand" label="It is second-hand" />
+        <YesNoField path="checks.earthProved" />
       </div>
       {checks.secondHand === true && (
         <>
