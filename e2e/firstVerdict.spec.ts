@@ -58,7 +58,7 @@ test('from an empty shop to a first verdict, a remedy, undo, export, and the sam
 
   // The verdict: star on a delta drive, with its numbers and what mends it.
   const star = finding(page, /Links are in star/)
-  await expect(star).toContainText(/Flux 57\.5\s%, pull-out torque 33\.1\s%/)
+  await expect(star).toContainText(/Flux 57\.5\s%, pull-out 33\.1\s%/)
   await star.getByRole('button', { name: 'Move links to delta' }).click()
   await expect(star).toBeHidden()
   await expect(chain(page, 'Motor')).toContainText('Delta, 4-pole, 6 A')

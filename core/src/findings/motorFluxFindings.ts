@@ -247,6 +247,7 @@ function asArrived({ plan, motor, drive }: Facts): Answer {
   return {
     severity: 'stop',
     toDo: true,
+    follows: findingId('motor.flux', 'over'),
     title: message`The drive must be set before the motor is joined to it`,
     says: message`${untouched[state]} it may give ${volts(givenV)} at ${hertz(baseHz)}; this motor wants ${volts(plateV)} at ${hertz(plateHz)}: ${percent(worst)} of the flux it was built for.`,
     why: 'The first RUN would burn it, with no load at all. Enter motor volts and base hertz with its leads off, and read both back.',

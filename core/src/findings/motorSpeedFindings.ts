@@ -110,11 +110,12 @@ export const motorSpeedFindings = [
       if (!torque) return lackOfTorque(facts)
       const { baseHz, highestHz, plateHz, ratedTorqueNm, flux, breakdownRatio, poles } = torque.inputs
       const field = Math.min(1, flux)
-      const lasts = baseHz * Math.max(1, Math.min(LASTS, (field * breakdownRatio) / PULL_OUT_MARGIN))
+      const lasts =
+        baseHz * Math.max(1, flux) * Math.max(1, Math.min(LASTS, (field * breakdownRatio) / PULL_OUT_MARGIN))
       if (highestHz <= lasts * 1.02)
         return good(message`${hertz(highestHz)}; constant power lasts to about ${hertz(lasts)}.`)
       if (staysAtPlate(poles, plateHz)) return doesNotApply('It is not planned above its plate')
-      const phi = (field * baseHz) / highestHz
+      const phi = Math.min(1, (flux * baseHz) / highestHz)
       const allDay = Math.min(1, phi, (breakdownRatio * phi ** 2) / PULL_OUT_MARGIN)
       const power = (allDay * highestHz) / plateHz
       return {

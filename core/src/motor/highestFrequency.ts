@@ -20,7 +20,7 @@ export const highestFrequency = rule({
   input: z.strictObject({
     plateFrequencyHz: hertzInput,
     baseFrequencyHz: hertzInput.optional(),
-    fluxFraction: z.number().gt(0).max(5).default(1),
+    fluxFraction: z.number().gt(0).max(1000).default(1),
     breakdownRatio: z.number().gt(1).max(12).optional(),
     keptAtPlate: z.boolean().default(false),
     poles: z.number().min(2).max(1e6),
@@ -49,7 +49,8 @@ export const highestFrequency = rule({
     // Where pull-out at that flux has only the margin over the load left, constant power ends.
     const lasts = Math.max(1, Math.min(timesBase, (Math.min(1, fluxFraction) * breakdownRatio) / PULL_OUT_MARGIN))
     const limits = [
-      { limit: 'pull-out' as const, hz: baseFrequencyHz * lasts },
+      // Where the volts are more than the plate's for that base, the whole field lasts longer.
+      { limit: 'pull-out' as const, hz: baseFrequencyHz * Math.max(1, fluxFraction) * lasts },
       { limit: 'plate' as const, hz: kept ? plateFrequencyHz : Infinity },
       {
         limit: 'safe-speed' as const,

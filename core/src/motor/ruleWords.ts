@@ -169,7 +169,7 @@ export const motorRuleWords = {
   'motor.torque-capability': {
     title: 'Torque the motor can give at a frequency',
     formula:
-      'field phi = min(1, k) to the base fb that is set, min(1, k) fb/f above; peak b Tr phi^2; continuous: the lower of Tr min(1, phi, b phi^2/1.3) and the cooling by f over plate hertz: Tr with a blower (0.7 Tr at standstill), the shaft-fan curve, or Tr down to plate hertz/ratio where the plate says so',
+      'field phi = min(1, k) to the base fb that is set, min(1, k fb/f) above; peak b Tr phi^2; continuous: the lower of Tr min(1, phi, b phi^2/1.3) and the cooling by f over plate hertz: Tr with a blower (0.7 Tr at standstill), the shaft-fan curve, or Tr down to plate hertz/ratio where the plate says so',
     citation:
       'Shape of IEC TS 60034-25 (cage motors fed by converters), one typical curve; the maker rules; margin 1.3 to pull-out is a planning value',
     input: {
@@ -400,7 +400,7 @@ export const motorRuleWords = {
   'motor.highest-frequency': {
     title: 'Highest hertz to plan for',
     formula:
-      'min(f_b max(1, min(k, phi b/1.3)), max(f_plate, n_safe p/120), f_drive, f_spindle), rounded down;  two poles, plates over 100 Hz, and motors of which neither frame nor highest speed is known: not over f_plate',
+      'min(f_b max(1, phi) max(1, min(k, phi b/1.3)), max(f_plate, n_safe p/120), f_drive, f_spindle), rounded down;  two poles, plates over 100 Hz, and motors of which neither frame nor highest speed is known: not over f_plate',
     citation: 'Planning value for k; IEC 60034-1 (safe operating speed)',
     input: {
       plateFrequencyHz: 'Hz, on the plate',

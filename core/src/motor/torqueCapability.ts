@@ -36,7 +36,7 @@ export const torqueCapability = rule({
     baseFrequencyHz = ratedFrequencyHz,
   }) => {
     // Too much flux gives no more torque, only heat; above the base that is set it falls with the hertz.
-    const flux = Math.min(1, fluxFraction) * Math.min(1, baseFrequencyHz / frequencyHz)
+    const flux = Math.min(1, fluxFraction * Math.min(1, baseFrequencyHz / frequencyHz))
     const peakNm = breakdownRatio * ratedTorqueNm * flux ** 2
     const fielded = Math.min(1, flux, (breakdownRatio * flux ** 2) / PULL_OUT_MARGIN)
     const cooled = cooledShare(frequencyHz / ratedFrequencyHz, cooling, inverterDutyRatio)

@@ -168,7 +168,7 @@ export function torqueCurve(inputs: InductionTorque): TorqueCurve {
     slipRpm: isVf ? inputs.slip * rpmAtHertz(plateHz, poles) : 0,
     at: (motorRpm) => {
       const frequencyHz = hertzAtRpm(motorRpm, poles)
-      const field = Math.min(1, flux) * Math.min(1, baseHz / frequencyHz)
+      const field = Math.min(1, flux * Math.min(1, baseHz / frequencyHz))
       const cooled = capability(frequencyHz, inputs.cooling)
       const blown = capability(frequencyHz, 'blower')
       const allDayNm = driven(1, field)
