@@ -116,7 +116,8 @@ export function SelectField({
   bare = false,
   wide = false,
   none = 'Not known',
-}: Props & { options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
+  hint,
+}: Props & { hint?: string; options?: Readonly<Record<string, string>>; bare?: boolean; none?: string }) {
   const field = useField(path)
   const held = useHeld(path)
   const setHeld = useSetField(path)
@@ -142,7 +143,7 @@ export function SelectField({
   )
   if (bare) return select()
   return (
-    <Field path={path} label={label} wide={wide}>
+    <Field path={path} label={label} wide={wide} hint={hint}>
       {({ id, describedBy }) => select(id, describedBy)}
     </Field>
   )

@@ -28,7 +28,7 @@ export function Holders() {
           return (
             <li
               key={h.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.5fr_1fr_0.8fr_0.8fr_1.1fr_1fr_1.1fr_44px]"
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.8fr_1.1fr_1fr_1fr_1.2fr_44px]"
             >
               <WordsField path={`${path}.name`} label="What it is" />
               <SelectField path={`${path}.kind`} label="Kind" />
@@ -39,23 +39,25 @@ export function Holders() {
               ) : (
                 <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
               )}
-              <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" />
-              <SelectField path={`${path}.heldBy`} label="Held by" none="As the nose is" />
-              {h.markedRpm === undefined && h.markedMPerS === undefined && <YesNoField path={`${path}.unmarked`} />}
-              {h.inertiaFrom === 'rim' && (
-                <QuantityField path={`${path}.boreMm`} label="Inside of the rim" hint="" placeholder="520 mm" />
-              )}
-              {h.inertiaFrom === 'mass' && (
-                <QuantityField path={`${path}.massKg`} label="Mass" hint="" placeholder="23 kg" />
-              )}
-              {h.inertiaFrom === 'timing' && (
-                <QuantityField path={`${path}.runUpS`} label="Runs up in" hint="On rated torque" placeholder="4 s" />
-              )}
               <RemoveButton
                 what={h.name ?? 'it'}
                 className="self-end"
                 onClick={() => change(`Take ${h.name ?? 'a holder'} away`, withoutItem(plan, 'holders', h.id))}
               />
+              <div className="col-span-full grid grid-cols-2 items-start gap-2 md:grid-cols-4">
+                <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" hint="" />
+                <SelectField path={`${path}.heldBy`} label="Held by" none="As the nose is" hint="" />
+                {h.markedRpm === undefined && h.markedMPerS === undefined && <YesNoField path={`${path}.unmarked`} />}
+                {h.inertiaFrom === 'rim' && (
+                  <QuantityField path={`${path}.boreMm`} label="Inside of the rim" hint="" placeholder="520 mm" />
+                )}
+                {h.inertiaFrom === 'mass' && (
+                  <QuantityField path={`${path}.massKg`} label="Mass" hint="" placeholder="23 kg" />
+                )}
+                {h.inertiaFrom === 'timing' && (
+                  <QuantityField path={`${path}.runUpS`} label="Runs up in" hint="On rated torque" placeholder="4 s" />
+                )}
+              </div>
             </li>
           )
         })}
