@@ -29,6 +29,13 @@ const further: readonly Plan[] = [
     ]),
   ),
   spoiled(set('drive.busFarad', 680e-6)),
+  // Jobs of which only size and material are known, and a thing that spins.
+  spoiled(
+    set('survey.jobs', [
+      { id: 'drill', kind: 'drilling', material: 'mild-steel', diameterMm: 16 },
+      { id: 'saw', kind: 'hole-saw', material: 'mild-steel', diameterMm: 60 },
+    ]),
+  ),
   // Linked in star beyond both plate voltages, the amps printed for the other one.
   spoiled(
     set('motor.leads', '12'),
@@ -47,7 +54,7 @@ const plans: readonly Plan[] = [
 /** A figure's name without what it is of: `position.*.beltN.stock`. */
 const kindOf = (id: string): string =>
   id
-    .replace(/^(position|job)\.[^.]+\./, '$1.*.')
+    .replace(/^(position|job|holder)\.[^.]+\./, '$1.*.')
     .replace(/\.belt\d+\./, '.beltN.')
     .replace(/\.\d+\./g, '.N.')
 

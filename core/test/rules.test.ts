@@ -210,6 +210,7 @@ describe('worked examples', () => {
       { ampacityA: 12.3, neededA: 15, permitted: false },
       6,
     ],
+    ['cutting.planned-torque', { torqueNm: 7.03, times: 2 }, { torqueNm: 14.06 }, 9],
     ['inertia.mass', { massKg: 23.12, outerMm: 250 }, { inertiaKgM2: 0.180625 }, 6],
     ['workholding.thread-seat', { threadMm: 57.15 }, { seatNm: 6.2865 }, 4],
     ['workholding.thread-seat', { threadMm: 25.4 }, { seatNm: 2.794 }, 4],

@@ -138,4 +138,12 @@ export const cuttingRuleWords = {
     output: { feedMmPerMin: 'mm/min, of the table' },
     example: { feedPerToothMm: 0.05, teeth: 4, speedRpm: 600 },
   },
+  'cutting.planned-torque': {
+    title: 'Torque to plan with',
+    formula: 'T = times x T of the formula',
+    citation: 'Planning values: taps drag as much again as they cut, hole saws too; a blunt tap asks three times',
+    input: { torqueNm: 'N m, by the formula of the cut', times: 'how often that is asked' },
+    output: { torqueNm: 'N m, to plan with' },
+    example: { torqueNm: 7.03, times: 2 },
+  },
 } as const satisfies Readonly<Record<string, RuleWording>>

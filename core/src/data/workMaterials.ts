@@ -77,6 +77,62 @@ export const rimSpeeds = {
   citation: 'Planning values; a marking on wheel, belt or blade rules',
   grinding: [1200, 1800],
   polishing: [1200, 2100],
-  sawing: { metal: [20, 60], other: [600, 1200] },
-  routing: [180, 450],
+  /** By the blade's band, by what is sawn. */
+  sawing: {
+    'mild-steel': [25, 60],
+    'carbon-steel': [25, 60],
+    'alloy-steel': [15, 35],
+    stainless: [15, 35],
+    'cast-iron': [25, 40],
+    brass: [60, 120],
+    aluminium: [80, 300],
+    wood: [600, 1800],
+  },
+  routing: { wood: [300, 3000], aluminium: [150, 500] },
 } as const
+
+/** Feeds that a person need not type, mm a turn, of high-speed steel. */
+export const drillFeeds = {
+  citation: 'Planning values: twist drill of high-speed steel in steel, fed by power; by hand half of it',
+  /** By diameter, mm. */
+  inSteel: [
+    [2, 0.04],
+    [3, 0.06],
+    [5, 0.1],
+    [8, 0.15],
+    [10, 0.18],
+    [12, 0.2],
+    [16, 0.25],
+    [20, 0.28],
+    [25, 0.32],
+  ],
+  /** Times that of steel. */
+  factors: { 'cast-iron': 1.4, brass: 1.4, aluminium: 1.4, stainless: 0.7 },
+} as const
+
+/** Feed of a twist drill to plan with, mm a turn: straight lines between the table's sizes, its ends outside. */
+export function drillFeed(diameterMm: number, material: WorkMaterialId): number {
+  const { inSteel, factors } = drillFeeds
+  const above = inSteel.findIndex(([d]) => d >= diameterMm)
+  const upper = inSteel[above] ?? inSteel[inSteel.length - 1]
+  const lower = inSteel[above - 1] ?? upper
+  const factor = material in factors ? factors[material as keyof typeof factors] : 1
+  if (!upper || !lower) return NaN
+  const share = upper[0] === lower[0] ? 0 : (diameterMm - lower[0]) / (upper[0] - lower[0])
+  return factor * (above <= 0 && upper === lower ? upper[1] : lower[1] + share * (upper[1] - lower[1]))
+}
+
+/** Of a hole saw: kerf by its diameter, feed a turn, and how often the formula its drag asks. */
+export const holeSaws = {
+  citation: 'Planning values for bimetal hole saws: kerf by size, 0.05 mm a turn, drag as much again as the cut',
+  kerfMm: [
+    { upToMm: 40, kerfMm: 1.8 },
+    { upToMm: 76, kerfMm: 2 },
+    { upToMm: Infinity, kerfMm: 2.3 },
+  ],
+  feedMm: 0.05,
+  times: 2,
+} as const
+
+/** Of a tap: how often the formula it asks, sharp. Blunt it is three times. */
+export const taps = { citation: 'Planning value: twice the formula; three times when blunt', times: 2 } as const

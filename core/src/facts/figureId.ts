@@ -135,6 +135,10 @@ export const beltKeys = [
 /** Of one job. */
 export const jobKeys = [
   'chip',
+  'feed',
+  'formulaTorque',
+  'kerf',
+  'times',
   'force',
   'kc11',
   'mc',

@@ -122,6 +122,7 @@ const all = [
   cutting.milling,
   cutting.tapping,
   cutting.tapOverrun,
+  cutting.plannedTorque,
   cutting.surfaceSpeed,
   cutting.specificForceAtChip,
   cutting.tableFeed,

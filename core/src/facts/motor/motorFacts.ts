@@ -81,7 +81,7 @@ export function motorFacts(context: Context): MotorFacts {
       speedRpm: ratedSpeedRpm,
     }),
     impliedProduct,
-    efficiency: efficiency(context, powerW, impliedProduct),
+    efficiency: efficiency(context, powerW, impliedProduct, poles),
     serviceFactorA: ledger.derive(
       rules.serviceFactorCurrent,
       'currentA',
@@ -140,7 +140,12 @@ function plateCurrent({ plan, ledger }: Context, connection: Connection | undefi
 /** Between these an efficiency that follows from the plate is believed. */
 const BELIEVABLE = { least: 0.2, most: 0.99 }
 
-function efficiency({ plan, ledger }: Context, powerW: FigureState, impliedProduct: FigureState): FigureState {
+function efficiency(
+  { plan, ledger }: Context,
+  powerW: FigureState,
+  impliedProduct: FigureState,
+  poles: FigureState,
+): FigureState {
   const naming = named('motor.efficiency', 'Motor efficiency', 'fraction')
   const { motorEfficiency: own } = plan.overrides
   if (own === undefined && plan.motor.efficiency !== undefined)
@@ -157,7 +162,12 @@ function efficiency({ plan, ledger }: Context, powerW: FigureState, impliedProdu
   const power = numberOf(powerW)
   return power === undefined && own === undefined
     ? ledger.block(naming, [powerW])
-    : ledger.typical(naming, typicalMotorEfficiency(power ?? 0), motorEfficiency.citation, 'overrides.motorEfficiency')
+    : ledger.typical(
+        naming,
+        typicalMotorEfficiency(power ?? 0, numberOf(poles)),
+        motorEfficiency.citation,
+        'overrides.motorEfficiency',
+      )
 }
 
 function safeSpeed({ plan, ledger }: Context, poles: FigureState, ratedSpeedRpm: FigureState): FigureState {

@@ -3,13 +3,23 @@ import {
   holeSaw,
   milling,
   millingChip,
+  plannedTorque,
   specificForceAtChip,
   surfaceSpeed,
   tableFeed,
   tapping,
   turning,
 } from '../../cutting'
-import { kindFactors, rimSpeeds, toolFactors, workMaterials } from '../../data/workMaterials'
+import {
+  drillFeed,
+  drillFeeds,
+  holeSaws,
+  kindFactors,
+  rimSpeeds,
+  taps,
+  toolFactors,
+  workMaterials,
+} from '../../data/workMaterials'
 import { ratedTorque, shaftPower } from '../../motor'
 import type { Job, JobPath } from '../../plan'
 import { isKnown, type FigureState } from '../figure'
@@ -40,11 +50,8 @@ export function typicalSpeeds({
 }: Job): { range: readonly [number, number]; citation: string } | undefined {
   if (kind === 'grinding' || kind === 'polishing') return { range: rimSpeeds[kind], citation: rimSpeeds.citation }
   if (kind === 'routing' || (kind === 'milling' && material === 'wood'))
-    return { range: rimSpeeds.routing, citation: rimSpeeds.citation }
-  if (kind === 'sawing')
-    return material === undefined
-      ? undefined
-      : { range: material === 'wood' ? rimSpeeds.sawing.other : rimSpeeds.sawing.metal, citation: rimSpeeds.citation }
+    return byMaterial(rimSpeeds.routing, material ?? 'wood')
+  if (kind === 'sawing') return byMaterial(rimSpeeds.sawing, material)
   if (kind === undefined || kind === 'other' || !isHeldMaterial(material)) return undefined
   const held = workMaterials[material]
   const factor = kindFactors[kind] * toolFactors[tool ?? 'hss']
@@ -52,6 +59,15 @@ export function typicalSpeeds({
     range: [held.hssMPerMin[0] * factor, held.hssMPerMin[1] * factor],
     citation: `${held.citation}; ${kindFactors.citation}${tool === 'carbide' ? `; ${toolFactors.citation}` : ''}`,
   }
+}
+
+/** A range of a table that does not hold every material. */
+const byMaterial = (
+  table: Readonly<Partial<Record<string, readonly [number, number]>>>,
+  material: string | undefined,
+): { range: readonly [number, number]; citation: string } | undefined => {
+  const range = material === undefined ? undefined : table[material]
+  return range && { range, citation: rimSpeeds.citation }
 }
 
 /** Surface speed of a job: as typed, or the middle of the typical range. */
@@ -133,31 +149,47 @@ function cutOf(
         },
       )
     case 'drilling':
-      if (job.feedMm === undefined) return undefined
+      if (job.feedMm === undefined && !material) return undefined
       return ledger.compute(
         drilling,
         { torqueNm: torque, powerW: power },
         {
           ...force,
-          feedMm: given('feedMm'),
+          feedMm: ledger.givenOr(`${path}.feedMm`, () => typicalFeed(ledger, job, name)),
           diameterMm: given('diameterMm'),
           speedRpm: wantedRpm,
           pilotMm: job.pilotMm === undefined ? undefined : given('pilotMm'),
         },
       )
     case 'hole-saw':
-      if (job.feedMm === undefined && job.widthMm === undefined) return undefined
-      return ledger.compute(
-        holeSaw,
-        { torqueNm: torque, powerW: power },
-        {
-          ...force,
-          feedMm: given('feedMm'),
-          diameterMm: given('diameterMm'),
-          kerfMm: given('widthMm'),
-          teeth: job.teeth === undefined ? undefined : given('teeth'),
-          speedRpm: wantedRpm,
-        },
+      if (job.diameterMm === undefined) return undefined
+      return planned(
+        ledger,
+        job,
+        name,
+        torque,
+        holeSaws,
+        (once) =>
+          ledger.compute(
+            holeSaw,
+            { torqueNm: once },
+            {
+              ...force,
+              feedMm: ledger.givenOr(`${path}.feedMm`, () =>
+                ledger.typical(feedNaming(job, name), holeSaws.feedMm, holeSaws.citation),
+              ),
+              diameterMm: given('diameterMm'),
+              kerfMm: ledger.givenOr(`${path}.widthMm`, () =>
+                ledger.typical(
+                  named(`job.${job.id}.kerf`, `${name}: kerf`, 'length'),
+                  kerfOf(job.diameterMm ?? 0),
+                  holeSaws.citation,
+                ),
+              ),
+              teeth: job.teeth === undefined ? undefined : given('teeth'),
+              speedRpm: wantedRpm,
+            },
+          ).torqueNm,
       )
     case 'milling':
     case 'fly-cutting':
@@ -165,18 +197,52 @@ function cutOf(
       return millingCut(ledger, job, path, name, wantedRpm, force, power)
     case 'tapping':
       if (job.pitchMm === undefined) return undefined
-      return ledger.compute(
-        tapping,
-        { torqueNm: torque },
-        {
-          specificForce: atChip(ledger, job, name, force, given('pitchMm')),
-          pitchMm: given('pitchMm'),
-          diameterMm: given('diameterMm'),
-        },
+      return planned(
+        ledger,
+        job,
+        name,
+        torque,
+        taps,
+        (once) =>
+          ledger.compute(
+            tapping,
+            { torqueNm: once },
+            {
+              specificForce: atChip(ledger, job, name, force, given('pitchMm')),
+              pitchMm: given('pitchMm'),
+              diameterMm: given('diameterMm'),
+            },
+          ).torqueNm,
       )
     default:
       return undefined
   }
+}
+
+const feedNaming = (job: Job, name: string): Naming => named(`job.${job.id}.feed`, `${name}: feed a turn`, 'length')
+
+/** Feed of a twist drill where none was typed. */
+function typicalFeed(ledger: Ledger, job: Job, name: string): FigureState {
+  const naming = feedNaming(job, name)
+  return job.diameterMm === undefined || !isHeldMaterial(job.material)
+    ? ledger.block(naming, [])
+    : ledger.typical(naming, drillFeed(job.diameterMm, job.material), drillFeeds.citation)
+}
+
+const kerfOf = (diameterMm: number): number => holeSaws.kerfMm.find((k) => diameterMm <= k.upToMm)?.kerfMm ?? 0
+
+/** Torque to plan with: so often what the formula says. */
+function planned(
+  ledger: Ledger,
+  job: Job,
+  name: string,
+  torque: Naming,
+  { times, citation }: { times: number; citation: string },
+  formula: (once: Naming) => FigureState,
+): { torqueNm: FigureState } {
+  const once = named(`job.${job.id}.formulaTorque`, `${name}: torque by the formula`, 'torque')
+  const factor = ledger.typical(named(`job.${job.id}.times`, `${name}: times the formula`, 'number'), times, citation)
+  return { torqueNm: ledger.derive(plannedTorque, 'torqueNm', torque, { torqueNm: formula(once), times: factor }) }
 }
 
 /** Fields of a job that hold a number. */
