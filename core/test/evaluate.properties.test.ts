@@ -107,7 +107,7 @@ describe('of any plan', () => {
 describe('of a plan that is known, one thing moves another the right way', () => {
   const moves: [what: string, path: Parameters<typeof set>[0], less: number, more: number, id: string, up: boolean][] =
     [
-      ['more power wants more from the wall', 'motor.powerW', 1100, 1500, 'drive.computedInputA', true],
+      ['more volts at the wall want fewer amps', 'supply.voltageV', 225, 240, 'drive.computedInputA', false],
       ['more power is more torque', 'motor.powerW', 1100, 1500, 'motor.torque', true],
       [
         'a better motor wants less from the wall',

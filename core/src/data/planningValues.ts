@@ -7,8 +7,12 @@ export interface PlanningValue {
 export const planningValues = {
   driveEfficiency: { value: 0.96, citation: 'Planning value for small drives at full load, after IEC 61800-9-2' },
   truePowerFactorSinglePhase: {
-    value: 0.65,
-    citation: 'Planning value, capacitor-input rectifier on one phase without a choke (0.60 to 0.65)',
+    value: 0.6,
+    citation: 'Planning value for sizing, capacitor-input rectifier on one phase without a choke (0.65 at best)',
+  },
+  truePowerFactorDoubler: {
+    value: 0.55,
+    citation: 'Planning value for sizing, capacitor-input rectifier that doubles its volts',
   },
   truePowerFactorThreePhase: {
     value: 0.7,

@@ -257,7 +257,7 @@ export const earthFindings = [
     ({ plan }): Answer => {
       switch (plan.drive.laid) {
         case undefined:
-          return plan.settings.state === 'second-hand' ? lacks('drive.laid') : doesNotApply('Not said to have lain')
+          return lacks('drive.laid')
         case 'used':
           return good(message`It was in use, or is new.`)
         case 'reformed':

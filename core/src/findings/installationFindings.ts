@@ -196,7 +196,7 @@ export const installationFindings = [
         severity: 'stop',
         toDo: true,
         title: message`A jumper to be set before first power`,
-        says: message`A link or switch inside ${words}.`,
+        says: message`A link or switch inside ${words}. Power off, waited, measured, before the lid comes off.`,
         why:
           jumper === 'volts'
             ? 'Left wrong it doubles the volts on the bus and the capacitors burst at the first switching on.'

@@ -22,6 +22,15 @@ export const rotationFindings = [
       const sense = spindleRotation(plan, main?.reversed)
       if (!main) return lacks('survey.mainPositionId')
       if (forward === undefined) return lacks('survey.forward')
+      if (plan.motor.leads === '9-star' || plan.motor.leads === '9-delta')
+        return {
+          severity: 'note',
+          about: 'numbered',
+          title: message`Which way it turns is to be proved`,
+          says: message`The numbers on nine leads do not say which way a motor turns; the letters of IEC do.`,
+          why: 'Prove it by a jog, uncoupled, at the lowest hertz. Swap two leads at the drive, dead and discharged; never the supply leads, which change nothing.',
+          path: 'motor.leads',
+        }
       if (sense === undefined) return lacks('survey.motorFaces', `survey.positions.${main.index}.transmission`)
       if (!leadsSwapped(plan, main.reversed))
         return good(message`With its leads in order it turns ${word(sense)}, which is forward.`)
@@ -29,7 +38,7 @@ export const rotationFindings = [
         severity: 'note',
         title: message`Two of the motor’s leads are to be swapped`,
         says: message`On ${main.name}, with its leads in order, the spindle turns ${word(sense)} as you face its nose; forward is ${word(forward)}.`,
-        why: 'Swap them at the drive, dead and discharged; never the supply leads, which change nothing. Prove it at the spindle, without a chuck, at the lowest hertz.',
+        why: 'Swap them at the drive, dead and discharged; never the supply leads, which change nothing. Prove it by a jog, uncoupled, at the lowest hertz.',
         path: 'survey.mainPositionId',
       }
     },

@@ -83,9 +83,10 @@ function onePhaseOutput({ plan, ledger, tables }: Before, ratedOutputA: FigureSt
   })
 }
 
-function computedInput({ ledger, tables, supply, motor, installation }: Before): FigureState {
-  const { truePowerFactorThreePhase, truePowerFactorSinglePhase } = tables.planning
-  const lambda = numberOf(supply.feedPhases) === 3 ? truePowerFactorThreePhase : truePowerFactorSinglePhase
+function computedInput({ plan, ledger, tables, supply, motor, installation }: Before): FigureState {
+  const { truePowerFactorThreePhase, truePowerFactorSinglePhase, truePowerFactorDoubler } = tables.planning
+  const onOne = plan.drive.doubler === true ? truePowerFactorDoubler : truePowerFactorSinglePhase
+  const lambda = numberOf(supply.feedPhases) === 3 ? truePowerFactorThreePhase : onOne
   return ledger.derive(
     rules.inputCurrent,
     'currentA',

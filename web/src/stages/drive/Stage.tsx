@@ -57,7 +57,7 @@ export default function DriveStage() {
             <p className="leading-snug">
               The bus stands at <FigureValue id="drive.busV" className="-my-3 !min-w-0 py-3" /> and holds it after the
               supply has gone. Wait the maker’s time, ten minutes where it is not known, and measure. Never put the
-              supply on U, V or W.
+              supply on U, V or W, nor on the terminals of the bus.
             </p>
           </section>
         </div>
