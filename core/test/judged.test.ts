@@ -106,7 +106,8 @@ describe('one thing less', () => {
   test('nor in any other plan', () => {
     fc.assert(
       fc.property(arbitraryPlan, fc.nat(7), (plan, nth) => expect(silenced(plan, nth, 8)).toEqual([])),
-      { numRuns: 40, endOnFailure: true },
+      // Always the same ones: what is found once is mended once.
+      { numRuns: 40, endOnFailure: true, seed: 20_261_127 },
     )
   })
 })

@@ -36,8 +36,9 @@ export function ofEachBelt(
 ): Answer | Answer[] {
   const answers = plan.survey.positions.flatMap(({ id, transmission }, p) =>
     transmission.flatMap((stage, s): Answer[] => {
-      if (!isBelt(stage.kind)) return []
+      if (stage.kind !== undefined && !isBelt(stage.kind)) return []
       const about = `position-${id}-belt${s + 1}`
+      if (stage.kind === undefined) return [{ ...lacks(`survey.positions.${p}.transmission.${s}.kind`), about }]
       const why = notOf(stage, s)
       if (why !== undefined) return [doesNotApply(why, about)]
       const known = belts.find((b) => b.id === `position.${id}.belt${s + 1}`)

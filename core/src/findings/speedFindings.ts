@@ -49,7 +49,13 @@ export const speedFindings = [
           }
         }),
       )
-      return answers.length > 0 ? answers : doesNotApply('No belt with a rim drives the spindle')
+      const untold = facts.plan.survey.positions.flatMap(({ id, transmission }, p) =>
+        transmission.flatMap(({ kind }, s): Answer[] =>
+          kind === undefined ? [{ ...lacks(`survey.positions.${p}.transmission.${s}.kind`), about: `${id}-${s}` }] : [],
+        ),
+      )
+      const all = [...answers, ...untold]
+      return all.length > 0 ? all : doesNotApply('No belt with a rim drives the spindle')
     },
   ),
 
