@@ -104,7 +104,7 @@ test('a circuit is shared with the shop, chosen for a second machine, and its lo
   await kept(page)
   await page.goto(`/shops/${shop.id}`)
   const circuits = page.getByRole('region', { name: 'Circuits at the wall' })
-  await expect(circuits).toContainText(/37\.5\sA if all ran at full load: not all at once/)
+  await expect(circuits).toContainText(/37\.6\sA if all ran at full load: not all at once/)
   await circuits.getByRole('button', { name: 'Change East bay socket' }).click()
   await type(page, 'Breaker', '40 A')
   await page.getByRole('button', { name: 'Done' }).click()

@@ -53,7 +53,7 @@ describe('the routes compared', () => {
     const numbers = [...route(EACH).querySelectorAll(':scope > dl > div')].map((d) => plain(d.textContent))
     expect(numbers[0]).toMatch(/^Costs, this machine430/)
     expect(numbers[1]).toMatch(/^Costs, all 41 ?720/)
-    expect(numbers[2]).toMatch(/^Wall, this machine13\.3 A/)
+    expect(numbers[2]).toMatch(/^Wall, this machine14\.4 A/)
     expect(numbers[3]).toMatch(/^Torque, slowest job\d+(\.\d)? N m/)
   })
   test('do not make up a price that was not typed', () => {
