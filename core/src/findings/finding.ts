@@ -84,7 +84,7 @@ export interface JudgedLine {
   danger: boolean
   answer: keyof typeof answers
   /** Of what was found. */
-  severity?: Severity
+  severity?: Severity | undefined
   /** What was found; the number that shows that it is good; why it does not apply; which table or rule ended. */
   says: Message
   /** Fields that must be known before it can be judged. */
@@ -134,13 +134,36 @@ export function answersOf(
   const findings: Finding[] = []
   const all = Array.isArray(given) ? given : [given]
   const lines = all.map((answer): JudgedLine => {
-    const line = { id: findingId(id, answer.about), asks, stage, chainLink, by, due, danger }
+    const lineId = findingId(id, answer.about)
+    // One shape, made at once: this runs a hundred times at every key.
+    const line = (
+      kind: JudgedLine['answer'],
+      says: Message,
+      missing: PlanPath[],
+      figures: FigureId[],
+      severity?: Severity,
+      at = stage,
+      isDueNow = due,
+    ): JudgedLine => ({
+      id: lineId,
+      asks,
+      stage: at,
+      chainLink,
+      by,
+      due: isDueNow,
+      danger,
+      answer: kind,
+      severity,
+      says,
+      missing,
+      figures,
+    })
     if ('severity' in answer) {
       const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, follows, toDo = false } = answer
       // It stands on the stage of the field that it leads to.
       const at = path === undefined ? stage : fieldAt(path).stage
       findings.push({
-        id: line.id,
+        id: lineId,
         stage: at,
         chainLink,
         by,
@@ -154,32 +177,14 @@ export function answersOf(
         ...(path === undefined ? {} : { path }),
         ...(follows === undefined ? {} : { follows }),
       })
-      return {
-        ...line,
-        stage: at,
-        due: due || !toDo,
-        answer: 'found',
-        severity,
-        says: title,
-        missing: NO_PATHS,
-        figures,
-      }
+      return line('found', title, NO_PATHS, figures, severity, at, due || !toDo)
     }
-    if ('good' in answer)
-      return { ...line, answer: 'good', says: answer.good, missing: NO_PATHS, figures: answer.figures ?? NO_FIGURES }
-    if ('doesNotApply' in answer)
-      return {
-        ...line,
-        answer: 'does-not-apply',
-        says: [answer.doesNotApply],
-        missing: NO_PATHS,
-        figures: NO_FIGURES,
-      }
+    if ('good' in answer) return line('good', answer.good, NO_PATHS, answer.figures ?? NO_FIGURES)
+    if ('doesNotApply' in answer) return line('does-not-apply', [answer.doesNotApply], NO_PATHS, NO_FIGURES)
     // What this kind of thing does not have is not asked for.
     const missing = answer.missing.filter((path) => hasField(facts.plan, path))
     const where = answer.ended
-    if (missing.length === 0 && where === undefined)
-      return { ...line, answer: 'does-not-apply', says: NO_SUCH, missing: NO_PATHS, figures: NO_FIGURES }
+    if (missing.length === 0 && where === undefined) return line('does-not-apply', NO_SUCH, NO_PATHS, NO_FIGURES)
     if (where !== undefined && danger)
       findings.push({
         id: findingId(id, answer.about === undefined ? 'ended' : `${answer.about}-ended`),
@@ -194,13 +199,7 @@ export function answersOf(
         remedies: [],
         figures: NO_FIGURES,
       })
-    return {
-      ...line,
-      answer: 'cannot-be-judged',
-      says: where === undefined ? [] : [where],
-      missing,
-      figures: NO_FIGURES,
-    }
+    return line('cannot-be-judged', where === undefined ? [] : [where], missing, NO_FIGURES)
   })
   return { lines, findings }
 }
