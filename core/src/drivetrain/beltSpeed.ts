@@ -6,6 +6,10 @@ import { rule } from '../rules/rule'
 export const rimSpeed = (diameterMm: number, speedRpm: number): number =>
   (Math.PI * (diameterMm / 1000) * speedRpm) / 60
 
+/** The rpm at which a rim runs so fast. */
+export const rpmAtRim = (diameterMm: number, speedMPerS: number): number =>
+  (60 * 1000 * speedMPerS) / (Math.PI * diameterMm)
+
 /** Speed at which a belt runs; iron pulleys and V-belts have a ceiling. */
 export const beltSpeed = rule({
   id: 'belt.speed',

@@ -46,6 +46,20 @@ export const typed = <T>(path: PlanPath, value: T | undefined): Typed<T> => ({ p
 type Reading = FigureState | Typed<unknown>
 type ValueOf<R> = R extends Figure | Blocked ? number : R extends Typed<infer T> ? NonNullable<T> : never
 
+/** What those of these that are not known wait for; or the rule that refused where nothing is missing. */
+export function waitsFor(...readings: readonly Reading[]): CannotBeJudged {
+  const waits = lacks()
+  for (const reading of readings) {
+    if ('typed' in reading) {
+      if (reading.typed === undefined) waits.missing.push(reading.path)
+    } else if (!isKnown(reading)) {
+      for (const path of reading.missing) if (!waits.missing.includes(path)) waits.missing.push(path)
+      if (reading.missing.length === 0) waits.ended ??= reading.refusal ?? `${reading.label} is not known`
+    }
+  }
+  return waits
+}
+
 /**
  * The values of all these, or what stands in the way of the first that lack one.
  *
@@ -57,19 +71,12 @@ export function need<const R extends readonly Reading[]>(
   ...readings: R
 ): { [K in keyof R]: ValueOf<R[K]> } | CannotBeJudged {
   const values: unknown[] = []
-  let stands: CannotBeJudged | undefined
   for (const reading of readings) {
-    if ('typed' in reading) {
-      if (reading.typed === undefined) (stands ??= lacks()).missing.push(reading.path)
-      else values.push(reading.typed)
-    } else if (isKnown(reading)) values.push(reading.value)
-    else {
-      stands ??= lacks()
-      for (const path of reading.missing) if (!stands.missing.includes(path)) stands.missing.push(path)
-      if (reading.missing.length === 0) stands.ended ??= reading.refusal ?? `${reading.label} is not known`
-    }
+    const value = 'typed' in reading ? reading.typed : isKnown(reading) ? reading.value : undefined
+    if (value === undefined) return waitsFor(...readings)
+    values.push(value)
   }
-  return stands ?? (values as { [K in keyof R]: ValueOf<R[K]> })
+  return values as { [K in keyof R]: ValueOf<R[K]> }
 }
 
 /** Whether something stood in the way. */

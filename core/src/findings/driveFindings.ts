@@ -1,5 +1,5 @@
 import { numberOf } from '../facts/figure'
-import { doesNotApply, good, isUnjudged, lacks, need, typed, type CannotBeJudged } from './answer'
+import { doesNotApply, good, isUnjudged, lacks, need, typed, waitsFor } from './answer'
 import { actingValue } from '../facts/settings/settingsFacts'
 import { set } from '../plan'
 import { amount, amps, hertz, newtonMetres, percent, message, seconds } from '../quantities'
@@ -63,10 +63,7 @@ export const driveFindings = [
     },
     ({ plan, drive, tables }) => {
       if (plan.drive.input === undefined || plan.supply.phases === undefined)
-        return need(
-          typed('drive.input', plan.drive.input),
-          typed('supply.phases', plan.supply.phases),
-        ) as CannotBeJudged
+        return waitsFor(typed('drive.input', plan.drive.input), typed('supply.phases', plan.supply.phases))
       if (!drive.onOnePhase) return doesNotApply('The drive has the phases it is made for')
       const permitted = plan.drive.singlePhasePermitted
       const outputA = numberOf(drive.outputA)

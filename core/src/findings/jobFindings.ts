@@ -7,7 +7,7 @@ import { lowestSpindleLimit, spindleLimits } from '../facts/spindle/spindleLimit
 import { rpmAtHertz } from '../motor'
 import { set } from '../plan'
 import { amount, hertz, rpm, message } from '../quantities'
-import { doesNotApply, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
+import { doesNotApply, good, isUnjudged, lacks, need, waitsFor } from './answer'
 import { findingId, judgement, type Answer, type Remedy } from './finding'
 import { highestHertz } from './hertzPatch'
 import { lackOfTorque } from './lackOfTorque'
@@ -18,9 +18,9 @@ function reach(facts: Facts, job: JobVerdicts): Answer {
   const { on, here, name } = job
   const about = job.job.id
   const wanted = numberOf(job.wantedRpm)
-  if (wanted === undefined) return { ...(need(job.wantedRpm) as CannotBeJudged), about }
+  if (wanted === undefined) return { ...waitsFor(job.wantedRpm), about }
   if (!on) return { ...lacks('survey.mainPositionId'), about }
-  if (!here) return { ...(need(on.bottomRpm, on.topRpm, on.speedRatio, on.efficiency) as CannotBeJudged), about }
+  if (!here) return { ...waitsFor(on.bottomRpm, on.topRpm, on.speedRatio, on.efficiency), about }
   const others = job.doneOn.slice(0, 2).map((p): Remedy => ({
     label: message`Use ${p.name} for it`,
     patch: [set(`survey.jobs.${job.index}.positionId`, p.position.id)],
@@ -94,7 +94,7 @@ function heaviness(facts: Facts, job: JobVerdicts): Answer {
     : lacks(`survey.jobs.${job.index}.torqueNm`, `survey.jobs.${job.index}.material`)
   if (isUnjudged(asks)) return { ...asks, about }
   if (!facts.torque) return { ...lackOfTorque(facts), about }
-  if (!here) return { ...(need(on.bottomRpm, on.topRpm, on.speedRatio, on.efficiency) as CannotBeJudged), about }
+  if (!here) return { ...waitsFor(on.bottomRpm, on.topRpm, on.speedRatio, on.efficiency), about }
   const { verdict, marginContinuous, marginPeak = 0 } = here
   if (verdict === 'too-fast' || verdict === 'too-slow' || verdict === 'over-limit')
     return doesNotApply('Its speed is out of reach already', about)

@@ -2,7 +2,7 @@ import { fluxLimits } from '../data/fluxLimits'
 import { DOUBLER_MOST_V } from '../data/doubler'
 import { plateOf } from '../motor/leadConnections'
 import type { Facts } from '../facts/facts'
-import { doesNotApply, good, isUnjudged, lacks, need, typed, type CannotBeJudged } from './answer'
+import { doesNotApply, good, isUnjudged, lacks, need, typed, waitsFor } from './answer'
 import { numberOf } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import { set } from '../plan'
@@ -157,7 +157,7 @@ function overloadVerdict(facts: Facts): Answer {
   const driveA = plan.drive.ratedOutputA
   if (inDrive.overloadA === undefined && plan.settings.chosen.overloadA === undefined) {
     const untouched = state === 'as-arrived' || state === 'reset' || state === 'second-hand'
-    if (state === undefined) return need(typed('settings.state', state)) as CannotBeJudged
+    if (state === undefined) return waitsFor(typed('settings.state', state))
     if (!untouched)
       return driveA === undefined || driveA <= plateA * OVER
         ? sound(held)
@@ -170,7 +170,7 @@ function overloadVerdict(facts: Facts): Answer {
             why: 'It is the one setting that stands between a stall and a burnt winding, and the one most often left. Read it in the drive.',
             ...common,
           }
-    if (driveA === undefined) return need(typed('drive.ratedOutputA', driveA)) as CannotBeJudged
+    if (driveA === undefined) return waitsFor(typed('drive.ratedOutputA', driveA))
     if (driveA <= plateA * OVER) return sound(driveA)
     return {
       severity: 'stop',

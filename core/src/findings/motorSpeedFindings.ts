@@ -1,9 +1,10 @@
-import { doesNotApply, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
+import { doesNotApply, ended, good, isUnjudged, lacks, need, waitsFor } from './answer'
 import { planningValues } from '../data/planningValues'
 import { numberOf } from '../facts/figure'
-import { hertzAtRpm, PULL_OUT_MARGIN, staysAtPlate } from '../motor'
+import { constantPowerHz, hertzAtRpm, staysAtPlate, torqueCapability } from '../motor'
 import { set } from '../plan'
 import { hertz, newtonMetres, percent, rpm, message } from '../quantities'
+import { Refusal } from '../rules/rule'
 import { judgement, type Remedy } from './finding'
 import { highestHertz } from './hertzPatch'
 import { lackOfTorque } from './lackOfTorque'
@@ -109,19 +110,26 @@ export const motorSpeedFindings = [
       const { plan, torque } = facts
       if (!torque) return lackOfTorque(facts)
       const { baseHz, highestHz, plateHz, ratedTorqueNm, flux, breakdownRatio, poles } = torque.inputs
-      const field = Math.min(1, flux)
-      const lasts =
-        baseHz * Math.max(1, flux) * Math.max(1, Math.min(LASTS, (field * breakdownRatio) / PULL_OUT_MARGIN))
+      const field = { baseFrequencyHz: baseHz, fluxFraction: flux, breakdownRatio }
+      const lasts = constantPowerHz({ ...field, timesBase: LASTS })
       if (highestHz <= lasts * 1.02)
         return good(message`${hertz(highestHz)}; constant power lasts to about ${hertz(lasts)}.`)
       if (staysAtPlate(poles, plateHz)) return doesNotApply('It is not planned above its plate')
-      const phi = Math.min(1, (flux * baseHz) / highestHz)
-      const allDay = Math.min(1, phi, (breakdownRatio * phi ** 2) / PULL_OUT_MARGIN)
-      const power = (allDay * highestHz) / plateHz
+      // Of the motor alone, its cooling apart: a blower's.
+      const top = torqueCapability.compute({
+        ...field,
+        frequencyHz: highestHz,
+        ratedFrequencyHz: plateHz,
+        ratedTorqueNm,
+        cooling: 'blower',
+      })
+      if (top instanceof Refusal) return ended('The rule refuses this plate')
+      const allDayNm = top.continuousNm ?? 0
+      const power = (allDayNm * highestHz) / (ratedTorqueNm * plateHz)
       return {
         severity: 'watch',
         title: message`The motor has little left at the highest hertz`,
-        says: message`At ${hertz(highestHz)} it holds ${newtonMetres(allDay * ratedTorqueNm)} of ${newtonMetres(ratedTorqueNm)}, ${percent(power)} of its power, and stalls at ${newtonMetres(breakdownRatio * phi ** 2 * ratedTorqueNm)}; constant power lasts to about ${hertz(lasts)}.`,
+        says: message`At ${hertz(highestHz)} it holds ${newtonMetres(allDayNm)} of ${newtonMetres(ratedTorqueNm)}, ${percent(power)} of its power, and stalls at ${newtonMetres(top.peakNm)}; constant power lasts to about ${hertz(lasts)}.`,
         why: 'Above base the field weakens: torque falls, and pull-out with its square. It is no harm, only less than it looks.',
         remedies: [
           {
@@ -172,7 +180,7 @@ export const motorSpeedFindings = [
           path: 'settings.chosen.minimumHz',
         }
       const share = numberOf(speeds.lowTorqueFraction)
-      if (share === undefined) return need(speeds.lowTorqueFraction) as CannotBeJudged
+      if (share === undefined) return waitsFor(speeds.lowTorqueFraction)
       if (share >= 0.75)
         return good(message`At ${hertz(low)} it holds ${percent(share)} of its torque all day.`, {
           figures: ['motor.lowTorqueFraction'],

@@ -42,12 +42,12 @@ export const plugAndLeadFindings = [
           path: 'supply.plugA',
         }
       const { plugA = 0, plugFused, plugKind } = plan.supply
-      const isProtected = plugAndLead.plugProtected ?? (plugFused === true ? true : undefined)
       // A fuse in the plug protects it; NEC lets several outlets of 15 A stand on 20 A.
       const allowed =
         plugFused === true ||
-        (branchCircuit.region === 'nec' && plugA === 15 && (numberOf(supply.breakerA) ?? 99) <= 20)
-      if (isProtected === false && !allowed)
+        (branchCircuit.region === 'nec' && plugA === 15 && (numberOf(supply.breakerA) ?? Infinity) <= 20)
+      const isProtected = allowed || plugAndLead.plugProtected
+      if (isProtected === false)
         return {
           severity: 'stop',
           about: 'unprotected',

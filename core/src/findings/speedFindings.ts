@@ -1,7 +1,7 @@
 import { numberOf } from '../facts/figure'
 import { set } from '../plan'
 import { amount, hertz, message } from '../quantities'
-import { doesNotApply, good, isUnjudged, lacks, need, type CannotBeJudged } from './answer'
+import { doesNotApply, good, isUnjudged, lacks, need, waitsFor } from './answer'
 import { judgement, type Answer } from './finding'
 import { highestHertz } from './hertzPatch'
 import { hertzAt, isUsed } from './positions'
@@ -20,7 +20,7 @@ export const speedFindings = [
           const about = `${position.position.id}-${stageIndex}`
           const v = numberOf(speedMPerS)
           const maxHz = numberOf(facts.settings.maximumHz)
-          if (v === undefined) return { ...(need(speedMPerS) as CannotBeJudged), about }
+          if (v === undefined) return { ...waitsFor(speedMPerS), about }
           if (v <= BELT_WATCH)
             return good(
               message`On ${position.name} ${amount('beltSpeed', v)}, of ${amount('beltSpeed', BELT_WATCH)}.`,

@@ -1,3 +1,4 @@
+import { rimSpeed, rpmAtRim } from '../drivetrain'
 import { isKnown, numberOf } from '../facts/figure'
 import type { Facts } from '../facts/facts'
 import { loadedSlip } from '../facts/motor/motorFacts'
@@ -5,7 +6,7 @@ import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { holderName, limitOf, speedAgainst, type SpindleLimit } from '../facts/spindle/spindleLimits'
 import { holderKinds, type Holder, type HolderPath } from '../plan'
 import { amount, hertz, rpm, message, type Message } from '../quantities'
-import { doesNotApply, good, lacks, need, type CannotBeJudged } from './answer'
+import { doesNotApply, good, lacks, waitsFor, type CannotBeJudged } from './answer'
 import { judgement, type Answer, type Remedy, type Verdict } from './finding'
 import { highestHertz } from './hertzPatch'
 import { hertzAt, isUsed } from './positions'
@@ -54,7 +55,7 @@ function against(facts: Facts, limit: SpindleLimit, positions: readonly Position
 
 /** What is missing of the speeds of positions. */
 const speedsOf = (positions: readonly PositionFacts[], about: string): CannotBeJudged => ({
-  ...(need(...positions.map((p) => p.unloadedTopRpm)) as CannotBeJudged),
+  ...waitsFor(...positions.map((p) => p.unloadedTopRpm)),
   about,
 })
 
@@ -163,7 +164,7 @@ function wheel(facts: Facts, holder: Holder, index: number): Answer[] {
       ? message`it is marked ${amount('beltSpeed', holder.markedMPerS)}`
       : message`it is marked ${rpm(holder.markedRpm ?? 0)}`
   const answers = heldAgainst(facts, limit, about, ({ top }) => {
-    const rimMPerS = holder.diameterMm === undefined ? undefined : (Math.PI * holder.diameterMm * top) / 60_000
+    const rimMPerS = holder.diameterMm === undefined ? undefined : rimSpeed(holder.diameterMm, top)
     return {
       severity: 'stop',
       title: message`${name} would run over its marked speed`,
@@ -277,14 +278,14 @@ export const spinningFindings = [
         })
         const [fastest] = tops.sort((a, b) => b.top - a.top)
         if (!fastest) return [{ ...lacks('survey.positions'), about }]
-        const rim = (Math.PI * holder.diameterMm * fastest.top) / 60_000
+        const rim = rimSpeed(holder.diameterMm, fastest.top)
         if (rim <= most)
           return [
             good(message`${amount('beltSpeed', rim)}; unmarked iron is watched over ${amount('beltSpeed', most)}.`, {
               about,
             }),
           ]
-        const limit = { rpm: (most * 60_000) / (Math.PI * holder.diameterMm), what: holderName(holder), marked: true }
+        const limit = { rpm: rpmAtRim(holder.diameterMm, most), what: holderName(holder), marked: true }
         return [
           {
             severity: 'watch',

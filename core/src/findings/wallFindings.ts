@@ -1,5 +1,5 @@
 import { DOUBLER_MOST_V } from '../data/doubler'
-import { isUnjudged, need, good, doesNotApply, lacks, typed, type CannotBeJudged } from './answer'
+import { isUnjudged, need, good, doesNotApply, lacks, typed, waitsFor } from './answer'
 import { isKnown, numberOf } from '../facts/figure'
 import { set } from '../plan'
 import { amount, amps, hertz, message, volts } from '../quantities'
@@ -99,7 +99,7 @@ export const wallFindings = [
       const [inputA, askedA] = known
       if (manualA === undefined) {
         const plateA = numberOf(motor.plateCurrentA)
-        if (plateA === undefined) return need(motor.plateCurrentA) as CannotBeJudged
+        if (plateA === undefined) return waitsFor(motor.plateCurrentA)
         const most = Math.max(askedA, UPSTREAM * plateA)
         if (breakerA > most)
           return {

@@ -14,6 +14,20 @@ const ROUNDING = 1e-9
 export const staysAtPlate = (poles: number, plateFrequencyHz: number): boolean =>
   poles === 2 || plateFrequencyHz > HIGH_FREQUENCY_HZ
 
+/**
+ * Hertz at which constant power ends: where pull-out has only the margin over the load left, at most so many times base.
+ * Where the volts are more than the plate's for that base, the whole field lasts longer.
+ */
+export const constantPowerHz = ({
+  baseFrequencyHz,
+  fluxFraction,
+  breakdownRatio,
+  timesBase,
+}: Record<'baseFrequencyHz' | 'fluxFraction' | 'breakdownRatio' | 'timesBase', number>): number =>
+  baseFrequencyHz *
+  Math.max(1, fluxFraction) *
+  Math.max(1, Math.min(timesBase, (Math.min(1, fluxFraction) * breakdownRatio) / PULL_OUT_MARGIN))
+
 /** Highest hertz worth proposing: the lowest of what pull-out, bearings, drive and spindle allow. */
 export const highestFrequency = rule({
   id: 'motor.highest-frequency',
@@ -46,11 +60,11 @@ export const highestFrequency = rule({
     spindleHz,
   }) => {
     const kept = keptAtPlate || staysAtPlate(poles, plateFrequencyHz)
-    // Where pull-out at that flux has only the margin over the load left, constant power ends.
-    const lasts = Math.max(1, Math.min(timesBase, (Math.min(1, fluxFraction) * breakdownRatio) / PULL_OUT_MARGIN))
     const limits = [
-      // Where the volts are more than the plate's for that base, the whole field lasts longer.
-      { limit: 'pull-out' as const, hz: baseFrequencyHz * Math.max(1, fluxFraction) * lasts },
+      {
+        limit: 'pull-out' as const,
+        hz: constantPowerHz({ baseFrequencyHz, fluxFraction, breakdownRatio, timesBase }),
+      },
       { limit: 'plate' as const, hz: kept ? plateFrequencyHz : Infinity },
       {
         limit: 'safe-speed' as const,

@@ -3,7 +3,7 @@ import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import type { FigureId } from '../facts/figureId'
 import { torqueCurve } from '../facts/motor/torqueCurve'
 import type { Plan } from '../plan'
-import { jobOn, type Given, type JobOn, type Wanted } from '../facts/spindle/jobOn'
+import type { Given, JobOn, Wanted } from '../facts/spindle/jobOn'
 import { spindleAt } from '../facts/spindle/spindleAt'
 
 /** What the spindle has at one speed of a position; torque in N m. */
@@ -72,7 +72,7 @@ export function speedMap(plan: Plan, evaluation: Evaluation): SpeedMap | undefin
       return []
     const at: Given['at'] = (rpm, loadNm) => spindleAt(curve, { speedRatio, efficiency }, rpm, loadNm)
     const baseRpm = curve.baseRpm * speedRatio
-    return [{ line, bottomRpm, topRpm, limitRpm: limit?.rpm, strongestRpm: baseRpm, at, baseRpm }]
+    return [{ line, bottomRpm, topRpm, at, baseRpm }]
   })
   const positions = ways.map(({ line, bottomRpm, topRpm, baseRpm, at }): MapPosition => ({
     id: line.id,
@@ -91,7 +91,7 @@ export function speedMap(plan: Plan, evaluation: Evaluation): SpeedMap | undefin
     const rpm = value(job.wantedRpm)
     if (rpm === undefined) return []
     const wanted = { rpm, ...job.window, torqueNm: value(job.torqueNm) }
-    const on = ways.map((way) => job.on.find((o) => o.positionId === way.line.id) ?? jobOn(wanted, way))
+    const on = ways.flatMap((way) => job.on.find((o) => o.positionId === way.line.id) ?? [])
     return [{ id: job.id, name: job.name, wanted, on }]
   })
   return { positions, jobs, spans: spans(positions), limit: limit && { rpm: limit.rpm, what: limit.what } }

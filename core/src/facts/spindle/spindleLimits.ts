@@ -1,3 +1,4 @@
+import { rpmAtRim } from '../../drivetrain'
 import type { Holder, Plan } from '../../plan'
 
 /** A ceiling on spindle speed, and whose it is. */
@@ -9,14 +10,9 @@ export interface SpindleLimit {
   index?: number
 }
 
-const METRES = 1000
-
 /** The mark on a holder as rpm: as printed, or from its rim speed and diameter. */
 function markedRpm({ markedRpm: marked, markedMPerS, diameterMm }: Holder): number | undefined {
-  const fromRim =
-    markedMPerS !== undefined && diameterMm !== undefined
-      ? (60 * METRES * markedMPerS) / (Math.PI * diameterMm)
-      : undefined
+  const fromRim = markedMPerS !== undefined && diameterMm !== undefined ? rpmAtRim(diameterMm, markedMPerS) : undefined
   return marked !== undefined && fromRim !== undefined ? Math.min(marked, fromRim) : (marked ?? fromRim)
 }
 
