@@ -1,17 +1,6 @@
 // @ts-check
+import { randomInt } from 'node:crypto'
 import { createServer } from 'node:net'
-
-/** A port nobody listens on. @returns {Promise<number>} */
-export const freePort = () =>
-  new Promise((resolve, reject) => {
-    const probe = createServer()
-    probe.on('error', reject)
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address()
-      const port = typeof address === 'object' && address ? address.port : 0
-      probe.close(() => resolve(port))
-    })
-  })
 
 /** Whether a port is free to listen on. @param {number} port @param {string} [host] @returns {Promise<boolean>} */
 export const isFree = (port, host = '127.0.0.1') =>
@@ -20,3 +9,19 @@ export const isFree = (port, host = '127.0.0.1') =>
     probe.on('error', () => resolve(false))
     probe.listen(port, host, () => probe.close(() => resolve(true)))
   })
+
+/** Below the ports that the system lends to outgoing connections, which may take one between the look and the use. */
+const OWN_PORTS = { from: 15_000, below: 32_000 }
+
+/**
+ * A port nobody listens on, on any address, nor on the next one, where a start for the network listens too.
+ * Drawn by lot, so that two that look at the same moment do not find the same.
+ * @returns {Promise<number>}
+ */
+export async function freePort() {
+  for (let tries = 0; tries < 200; tries += 1) {
+    const port = randomInt(OWN_PORTS.from, OWN_PORTS.below)
+    if ((await isFree(port, '0.0.0.0')) && (await isFree(port + 1, '0.0.0.0'))) return port
+  }
+  throw new Error(`No two ports free from ${OWN_PORTS.from} to ${OWN_PORTS.below}`)
+}

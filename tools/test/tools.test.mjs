@@ -7,6 +7,7 @@ import { join, relative } from 'node:path'
 import { after, describe, test } from 'node:test'
 import { installPackageBy } from '../debianPackage.mjs'
 import { localPath, root } from '../paths.mjs'
+import { freePort, isFree } from '../ports.mjs'
 import { fingerprint, once } from '../stamp.mjs'
 import { readOptions } from '../start.mjs'
 import { Trouble } from '../trouble.mjs'
@@ -33,6 +34,15 @@ describe('a checkout in which nothing is installed yet', () => {
       const { status, stderr } = node(`await import('./tools/${file.slice(2)}')`)
       assert.equal(status, 0, stderr)
     })
+})
+
+test('a free port is not one that the system lends to outgoing connections, and the next is free too', async () => {
+  const [lentFrom = 0] = readFileSync('/proc/sys/net/ipv4/ip_local_port_range', 'utf8').split(/\s+/).map(Number)
+  for (let tries = 0; tries < 20; tries += 1) {
+    const port = await freePort()
+    assert.ok(port + 1 < lentFrom, `${port} is below ${lentFrom}`)
+    assert.ok(await isFree(port + 1, '0.0.0.0'))
+  }
 })
 
 describe('a Debian package', () => {
