@@ -168,6 +168,14 @@ describe('the plate reader', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Put this on the plate' }))
     expect([open().plan.motor, open().undo.length]).toEqual([{ powerW: 1500, ratedSpeedRpm: 1420 }, 1])
   })
+  test('what is doubtful is put on the plate only where it is pressed', () => {
+    show(<PlateReader />)
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: '1.5 kW 1725 rpm 50 Hz' } })
+    expect(screen.getByText('Doubtful: speed, 1725 rpm is no speed at 50 Hz')).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'Take 50 Hz'.replace(' 50 ', ' 50\u00a0') }))
+    fireEvent.click(screen.getByRole('button', { name: 'Put this on the plate' }))
+    expect(open().plan.motor).toEqual({ powerW: 1500, ratedFrequencyHz: 50 })
+  })
   test('offers nothing where nothing was understood', () => {
     show(<PlateReader />)
     fireEvent.change(screen.getByRole('textbox'), { target: { value: 'made with care' } })

@@ -35,7 +35,7 @@ export { type Hazard, hazards, type JobKind, type MachineKind, machineKinds, spi
 export { takeDrive, takeMotor } from '../plan/takePlate'
 export type { TransmissionStage } from '../plan/transmissionStage'
 export { readPlan } from '../plan/upgrade'
-export { readPlate } from '../plate/readPlate'
+export { type PlateDoubt, type PlateLine, readPlate } from '../plate/readPlate'
 export { type Dimension, dimensionKind, type UnitSystem } from '../quantities/dimension'
 export { type Message, messageText } from '../quantities/message'
 export { type Parsed, parsePair, parseQuantity } from '../quantities/parseQuantity'
