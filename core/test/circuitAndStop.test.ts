@@ -49,14 +49,17 @@ describe('the circuit', () => {
 })
 
 describe('running up and stopping', () => {
-  test('the heaviest thing on the spindle decides, as a steel disc', () => {
+  test('the heaviest thing on the spindle decides, as a steel disc, with pulleys and rotor', () => {
     const evaluation = lathe()
-    expect(value(evaluation, 'stop.inertia')).toBeCloseTo((7850 * Math.PI * 0.25 ** 2 * 0.07 * 0.25 ** 2) / 32, 6)
+    const disc = (7850 * Math.PI * 0.25 ** 2 * 0.07 * 0.25 ** 2) / 32
+    const pulley = (mm: number) => (0.6 * 7200 * Math.PI * (mm / 1000) ** 4 * 0.026) / 32
+    const turns = 224 / 90
+    expect(value(evaluation, 'stop.inertia')).toBeCloseTo(disc + pulley(224) + (pulley(90) + 0.003) * turns ** 2, 6)
     expect(evaluation.figures['stop.inertia']?.restsOnTypical).toBe(true)
     expect(value(evaluation, 'stop.rampS')).toBeCloseTo(
       ((value(evaluation, 'stop.inertia') ?? 0) * 2 * Math.PI * 1084.8) /
         60 /
-        (0.95 * (value(evaluation, 'position.b.torque') ?? 1)),
+        ((value(evaluation, 'stop.leastTorque') ?? 1) - 0.05 * (value(evaluation, 'position.b.torque') ?? 1)),
       2,
     )
   })

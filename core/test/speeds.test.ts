@@ -240,12 +240,12 @@ describe('where the train shakes', () => {
   const evaluated = (...patch: Change[]) => evaluate(lathe(...patch))
   test('the heaviest thing on the spindle is felt at the motor by the square of the ratio', () => {
     const { figures } = evaluated()
-    const onSpindle = figures['stop.inertia']?.value ?? 0
+    const onSpindle = figures['holder.four-jaw.inertia']?.value ?? 0
     expect(figures['position.b.feltInertia']?.value).toBeCloseTo(onSpindle * (90 / 224) ** 2, 9)
   })
   test('twist and inertia tell where it swings, and at which hertz the motor shakes it', () => {
     const { figures } = evaluated(set('survey.positions.1.stiffnessNmPerRad', 2000), set('motor.rotorKgM2', 0.005))
-    const load = figures['stop.inertia']?.value ?? 0
+    const load = figures['holder.four-jaw.inertia']?.value ?? 0
     const rotor = 0.005 * (224 / 90) ** 2
     const swings = Math.sqrt((2000 * (rotor + load)) / (rotor * load)) / (2 * Math.PI)
     expect(figures['position.b.swings']?.value).toBeCloseTo(swings, 6)

@@ -177,7 +177,7 @@ export const driveRuleWords = {
   'drive.stop-without-resistor': {
     title: 'Shortest stop without a brake resistor',
     formula:
-      'P0 = eta w (J w/t - T_f);  smallest t with P0 <= L or t (P0 - L)^2/(2 P0) <= C (Vt^2 - Vb^2)/2;  coast J w/T_f',
+      'P0 = eta w (J w/t - T_f);  smallest t with P0 <= L or t (P0 - L)^2/(2 P0) <= C (Vt^2 - Vb^2)/2, never under J w/(T + T_f);  coast J w/T_f',
     citation: 'Energy balance of the bus over a straight ramp, the returned power falling to nothing with the speed',
     input: {
       inertiaKgM2: 'kg m2, of all that turns, on this shaft',
@@ -187,7 +187,8 @@ export const driveRuleWords = {
       busCapacitanceF: 'F, of the bus',
       busV: 'V, direct, on the bus before the stop',
       tripV: 'V, direct, at which the drive trips',
-      lossW: 'W, the drive’s standing loss',
+      lossW: 'W, what drive and motor lose standing',
+      torqueNm: 'N m, what the motor brakes with, on this shaft',
     },
     output: {
       seconds: 's, shortest stop that does not trip',

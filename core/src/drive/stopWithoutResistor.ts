@@ -16,12 +16,13 @@ export const stopWithoutResistor = rule({
     busV: voltsInput,
     tripV: voltsInput,
     lossW: z.number().min(0).max(1e6),
+    torqueNm: z.number().gt(0).max(1e6).optional(),
   }),
   output: z.object({
     seconds: z.number(),
     coastSeconds: z.number().optional(),
   }),
-  compute: ({ inertiaKgM2, speedRpm, frictionNm, efficiency, busCapacitanceF, busV, tripV, lossW }) => {
+  compute: ({ inertiaKgM2, speedRpm, frictionNm, efficiency, busCapacitanceF, busV, tripV, lossW, torqueNm }) => {
     if (tripV <= busV) return refuse('tripV', `must be above busV, ${busV}`)
     if (frictionNm === 0 && lossW === 0)
       return refuse('lossW', 'must be above 0 where there is no friction: nothing would take the energy')
@@ -39,6 +40,11 @@ export const stopWithoutResistor = rule({
       if (swallowed(middle)) long = middle
       else short = middle
     }
-    return { seconds: long, ...(frictionNm > 0 ? { coastSeconds: (inertiaKgM2 * w) / frictionNm } : {}) }
+    // No motor stops a mass sooner than its torque and the friction together do.
+    const least = torqueNm === undefined ? 0 : (inertiaKgM2 * w) / (torqueNm + frictionNm)
+    return {
+      seconds: Math.max(long, least),
+      ...(frictionNm > 0 ? { coastSeconds: (inertiaKgM2 * w) / frictionNm } : {}),
+    }
   },
 })

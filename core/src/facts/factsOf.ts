@@ -33,7 +33,7 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
   const settings = settingsFacts({ ...context, motor, drive, main })
   const speeds = speedFacts({ ...context, motor, drive, settings, trains })
   const physics = motorPhysics({ ...context, motor, drive, settings }, memory)
-  const stop = stopFacts({ ...context, supply, drive, settings, speeds, installation })
+  const stop = stopFacts({ ...context, supply, motor, drive, settings, speeds, installation, physics })
   const torque = inductionTorque({ ...context, motor, drive, settings, speeds, physics })
   const curve = torque && torqueCurve(torque)
   return {

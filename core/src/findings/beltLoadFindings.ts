@@ -1,10 +1,14 @@
+import type { Facts } from '../facts/facts'
 import type { BeltFacts } from '../facts/belts/beltFacts'
 import { numberOf } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import { nextStockPulleys } from '../facts/belts/nextStockPulleys'
 import { set, type TransmissionStage } from '../plan'
-import { amount, newtonMetres, message } from '../quantities'
-import { good, lacks } from './answer'
+import { amount, newtonMetres, message, seconds } from '../quantities'
+import { angularSpeed } from '../drivetrain/angularSpeed'
+import { START } from '../facts/belts/beltCapacity'
+import { actingValue } from '../facts/settings/settingsFacts'
+import { doesNotApply, ended, good, lacks } from './answer'
 import { ofEachBelt, waiting } from './beltFindings'
 import { judgement, type Answer, type Remedy } from './finding'
 
@@ -93,6 +97,58 @@ export const beltLoadFindings = [
   ),
 
   judgement(
+    { id: 'belts.slips-in-stop', asks: 'Belt’s grip in a stop', stage: 'survey', chainLink: 'belts', by: 'in-use' },
+    (facts) => {
+      const mode = actingValue(facts.settings.lines, 'stopMode')
+      if (mode === undefined) return lacks('settings.chosen.stopMode')
+      if (mode === 'coast') return doesNotApply('It coasts to a stop')
+      if (mode === 'dc-brake') return ended('How hard DC injection brakes is not known: watch the belt at run-in')
+      return ofEachBelt(
+        facts,
+        'deflectionForceN',
+        (belt, about) => {
+          const { capacity, name, id, path } = belt
+          if (!capacity) return borne(belt, about)
+          const asked = askedInStop(facts, belt, numberOf(capacity.startNm))
+          const slips = numberOf(capacity.slipsNm)
+          if (slips === undefined || asked === undefined)
+            return waiting(
+              about,
+              slips === undefined ? `${path}.deflectionForceN` : 'survey.holders',
+              capacity.slipsNm,
+              capacity.startNm,
+              facts.stop.inertia,
+              facts.settings.decelerationS,
+            )
+          const figures: FigureId[] = [`${id}.slipsNm`, 'stop.inertia']
+          if (slips >= asked)
+            return good(message`It holds ${newtonMetres(slips)}; the stop asks ${newtonMetres(asked)}.`, {
+              about,
+              figures,
+            })
+          const longer = Math.ceil(((numberOf(facts.settings.decelerationS) ?? 0) * asked * 1.1) / slips)
+          return {
+            severity: 'watch',
+            about,
+            title: message`The belt of ${name} slips in a stop`,
+            says: message`As tight as it is, it holds ${newtonMetres(slips)} on the small pulley; the stop asks ${newtonMetres(asked)}.`,
+            why: 'The spindle runs on behind the motor, and the flanks are polished. Tighten it, or give the stop a longer ramp.',
+            remedies: [
+              {
+                label: message`Set deceleration to ${seconds(longer)}`,
+                patch: [set('settings.chosen.decelerationS', longer), set('settings.inDrive.decelerationS', undefined)],
+              },
+            ],
+            figures,
+            path: `${path}.deflectionForceN`,
+          }
+        },
+        noTiming,
+      )
+    },
+  ),
+
+  judgement(
     {
       id: 'belts.too-tight',
       asks: 'Belt tension against its bearings',
@@ -160,6 +216,26 @@ export const beltLoadFindings = [
       ),
   ),
 ]
+
+/** Torque on a belt's small pulley in the stop that is set: what the train carries of it, beside that of a start. */
+function askedInStop(
+  { plan, stop, settings, speeds }: Facts,
+  { id }: BeltFacts,
+  startNm: number | undefined,
+): number | undefined {
+  const position = speeds.positions.find((p) => id.startsWith(`position.${p.position.id}.belt`))
+  const load = numberOf(stop.load)
+  const [topRpm, ratedNm, stopSeconds] = [position?.unloadedTopRpm, position?.torqueNm, settings.decelerationS].map(
+    (f) => f && numberOf(f),
+  )
+  if (load === undefined || !topRpm || !ratedNm || !stopSeconds || startNm === undefined) return undefined
+  const rounded = plan.settings.inDrive.rampShape === 's-curve' ? 2 : 1
+  const brakingNm = Math.max(
+    0,
+    (rounded * load * angularSpeed(topRpm)) / stopSeconds - (numberOf(stop.frictionNm) ?? 0),
+  )
+  return (startNm / START) * (brakingNm / ratedNm)
+}
 
 const noTiming = ({ kind }: TransmissionStage) =>
   kind === 'timing-belt' ? 'What a timing belt bears and how tight it stands is its maker’s' : undefined

@@ -1,8 +1,7 @@
 import { numberOf } from '../facts/figure'
 import { doesNotApply, good, isUnjudged, lacks, need, typed, waitsFor } from './answer'
-import { actingValue } from '../facts/settings/settingsFacts'
 import { set } from '../plan'
-import { amount, amps, hertz, newtonMetres, percent, message, seconds } from '../quantities'
+import { amps, hertz, newtonMetres, percent, message } from '../quantities'
 import { judgement } from './finding'
 
 /** A drive this near the motor's amps is as good as one that has them. */
@@ -131,80 +130,6 @@ export const driveFindings = [
         path: 'settings.chosen.maximumHz',
       }
     },
-  ),
-
-  judgement(
-    {
-      id: 'drive.stop-trips',
-      asks: 'Energy of a stop',
-      stage: 'settings',
-      chainLink: 'drive',
-      by: 'on-machine',
-      danger: true,
-    },
-    ({ plan, settings, stop }) => {
-      const mode = actingValue(settings.lines, 'stopMode')
-      if (mode === undefined) return lacks('settings.chosen.stopMode')
-      if (mode !== 'ramp') return doesNotApply('It does not stop by a ramp')
-      if (plan.drive.resistor !== undefined) return doesNotApply('A brake resistor takes the energy')
-      const known = need(settings.decelerationS, stop.stopS)
-      if (isUnjudged(known)) return known
-      const [wantedS, safeS] = known
-      if (wantedS >= safeS)
-        return good(message`${seconds(wantedS)}; the drive swallows a stop of ${seconds(safeS)}.`, {
-          figures: ['stop.withoutResistorS'],
-        })
-      const ohm = numberOf(stop.resistorOhm)
-      const rounded = Math.ceil(safeS * 1.1)
-      return {
-        severity: 'watch',
-        title: message`A stop in ${seconds(wantedS)} would trip the drive`,
-        says: message`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : message` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}`,
-        why: 'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
-        remedies: [
-          {
-            label: message`Set deceleration to ${seconds(rounded)}`,
-            patch: [set('settings.chosen.decelerationS', rounded), set('settings.inDrive.decelerationS', undefined)],
-          },
-          ...(plan.drive.brakeChopper && ohm !== undefined
-            ? [
-                {
-                  label: message`Plan a ${amount('resistance', ohm)} resistor`,
-                  patch: [set('drive.resistor', { ohm })],
-                },
-              ]
-            : []),
-        ],
-        figures: ['stop.withoutResistorS', 'stop.inertia'],
-        path: 'settings.chosen.decelerationS',
-      }
-    },
-  ),
-
-  judgement(
-    {
-      id: 'drive.resistor-without-chopper',
-      asks: 'Brake resistor and chopper',
-      stage: 'drive',
-      chainLink: 'drive',
-      by: 'buying',
-      danger: true,
-    },
-    ({ plan }) =>
-      plan.drive.resistor === undefined
-        ? doesNotApply('No brake resistor is planned')
-        : plan.drive.brakeChopper === false
-          ? {
-              severity: 'stop',
-              title: message`A brake resistor on a drive without a chopper`,
-              says: message`The drive has no terminals that switch a resistor.`,
-              why: 'Across the bus it would be on all the time and burn. Nothing but a resistor on its own terminals is ever fed from the bus.',
-              remedies: [{ label: message`Leave the resistor out`, patch: [set('drive.resistor', undefined)] }],
-              path: 'drive.brakeChopper',
-            }
-          : plan.drive.brakeChopper === undefined
-            ? lacks('drive.brakeChopper')
-            : good(message`The drive has terminals that switch it.`),
   ),
 
   judgement(

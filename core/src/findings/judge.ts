@@ -14,7 +14,9 @@ import { installationFindings } from './installationFindings'
 import { jobFindings } from './jobFindings'
 import { pulleyFindings } from './pulleyFindings'
 import { rotationFindings } from './rotationFindings'
+import { runUpFindings } from './runUpFindings'
 import { settingFindings } from './settingFindings'
+import { turningFindings } from './turningFindings'
 import { resonanceFindings } from './resonanceFindings'
 import { supplyUnitFindings } from './supplyUnitFindings'
 import { speedFindings } from './speedFindings'
@@ -36,6 +38,7 @@ export const judgements = [
   ...motorSpeedFindings,
   ...checkFindings,
   ...driveFindings,
+  ...runUpFindings,
   ...installationFindings,
   ...choiceFindings,
   ...beltFindings,
@@ -48,6 +51,7 @@ export const judgements = [
   ...resonanceFindings,
   ...stopFindings,
   ...threadFindings,
+  ...turningFindings,
   ...startFindings,
   ...settingFindings,
 ]

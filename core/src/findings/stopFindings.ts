@@ -18,6 +18,8 @@ function emergencyStop({ plan }: Facts): Answer | Answer[] {
     coastS === undefined
       ? message`How many seconds it then coasts is not known until it is timed.`
       : message`Timed without braking it coasted ${seconds(coastS)}.`
+  // How hard it pulls is judged for each thing on the spindle, once its seconds are known.
+  const unjudgedThread = plan.survey.spindleNose === 'threaded' && plan.controls.quickRampS === undefined
   switch (fitted) {
     case 'none':
       return {
@@ -41,17 +43,15 @@ function emergencyStop({ plan }: Facts): Answer | Answer[] {
       }
     case 'ramp-input':
       return {
-        severity: plan.survey.spindleNose === 'threaded' ? 'stop' : 'watch',
+        severity: unjudgedThread ? 'stop' : 'watch',
         about: 'ramp-input',
-        title:
-          plan.survey.spindleNose === 'threaded'
-            ? message`A quick emergency ramp on a threaded nose`
-            : message`The mushroom ramps through the drive’s program`,
+        title: unjudgedThread
+          ? message`A quick emergency ramp on a threaded nose`
+          : message`The mushroom ramps through the drive’s program`,
         says: message`A quick ramp stops sooner than a coast while the drive can take the energy; where it trips on over-voltage, it becomes a coast. ${coasts}`,
-        why:
-          plan.survey.spindleNose === 'threaded'
-            ? 'Stopped so hard, the chuck may unscrew and come off turning. Safe torque off lets it coast.'
-            : 'It is an emergency stop only as stop category 0 or 1 through safe torque off or a supply contactor (IEC 60204-1, ISO 13850).',
+        why: unjudgedThread
+          ? 'Stopped so hard, the chuck may unscrew and come off turning. Safe torque off lets it coast.'
+          : 'It is an emergency stop only as stop category 0 or 1 through safe torque off or a supply contactor (IEC 60204-1, ISO 13850).',
         remedies,
         path,
       }

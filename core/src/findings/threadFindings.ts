@@ -9,6 +9,7 @@ import { messageText, newtonMetres, rpm, message, seconds, type Message } from '
 import { threadSeat, unscrew } from '../workholding'
 import { doesNotApply, ended, good, lacks } from './answer'
 import { judgement, type Answer, type Remedy } from './finding'
+import { anyChuck, EASY_OF_SEAT, held, MOST_OF_SEAT } from '../facts/spindle/held'
 import { isUsed } from './positions'
 
 /** A ramp shorter than this on a thread of which nothing is known is a hard stop. */
@@ -16,10 +17,6 @@ const HARD_STOP_S = 5
 
 /** Offered instead: as the plan derives it for a threaded nose. */
 const PATIENT_STOP_S = planningValues.threadedRampS.value
-
-/** Shares of the planned loosening torque: to the first a note, to the second a watch, over it a stop. */
-const EASY = 0.25
-const MOST = 0.5
 
 /** A ramp that is rounded at both ends is twice as hard in its middle. */
 const ROUNDED = 2
@@ -29,31 +26,33 @@ const why: Readonly<Record<'thread' | 'nut', string>> = {
   nut: 'What spins runs on while the spindle stops, and turns its own nut loose.',
 }
 
-/** How a thing that spins is held: as it is said, else by the nose. */
-function held({ survey }: Facts['plan'], { heldBy, kind }: Holder): Holder['heldBy'] | 'unknown' {
-  if (heldBy !== undefined) return heldBy
-  if (kind === 'collet') return 'taper'
-  switch (survey.spindleNose) {
-    case undefined:
-      return 'unknown'
-    case 'threaded':
-      return 'thread'
-    case 'none':
-    case 'flange':
-      if (kind === undefined) return 'unknown'
-      return kind === 'wheel' || kind === 'cutter' ? 'nut' : 'bolted'
-    case 'cam-lock':
-    case 'long-taper-key':
-      return 'bolted'
-    default:
-      return 'taper'
-  }
+/** One way in which the drive brakes to a stand, and where it is told. */
+interface RampStop {
+  seconds: number
+  path: 'settings.chosen.decelerationS' | 'controls.quickRampS' | 'settings.inDrive.jogStopS'
 }
 
-const slower = (to: number): Remedy => ({
-  label: message`Set deceleration to ${seconds(to)}`,
-  patch: [set('settings.chosen.decelerationS', to), set('settings.inDrive.decelerationS', undefined)],
-})
+const slower = (to: number, path: RampStop['path'] = 'settings.chosen.decelerationS'): Remedy =>
+  path === 'settings.chosen.decelerationS'
+    ? {
+        label: message`Set deceleration to ${seconds(to)}`,
+        patch: [set(path, to), set('settings.inDrive.decelerationS', undefined)],
+      }
+    : {
+        label:
+          path === 'controls.quickRampS'
+            ? message`Set the quick ramp to ${seconds(to)}`
+            : message`Set the ramp of the jog to ${seconds(to)}`,
+        patch: [set(path, to)],
+      }
+
+/** What else may be done with each: STOP and mushroom can let it coast. */
+const instead = (path: RampStop['path']): Remedy[] =>
+  path === 'settings.chosen.decelerationS'
+    ? [coast]
+    : path === 'controls.quickRampS'
+      ? [{ label: message`Let the mushroom coast`, patch: [set('controls.emergencyStop', 'coast-input')] }]
+      : []
 
 const coast: Remedy = {
   label: message`Let it coast instead`,
@@ -85,18 +84,42 @@ function hardest(
 }
 
 /** A stop by a ramp against what holds one thing by its thread. */
-function rampOn(facts: Facts, holder: Holder, index: number, stopSeconds: number): Answer {
+function rampOn(facts: Facts, holder: Holder, index: number, stop: RampStop): Answer {
+  const used = facts.speeds.positions.filter((p) => isUsed(facts, p))
+  const answer = rampOnSome(facts, holder, index, stop, used)
+  if (!('good' in answer)) return answer
+  // The hertz stay in the drive when the belt is moved.
+  const spare = facts.speeds.positions.filter((p) => !used.includes(p))
+  const there = rampOnSome(facts, holder, index, stop, spare)
+  if (!('severity' in there) || there.severity === 'note') return answer
+  return {
+    ...there,
+    severity: 'watch',
+    title: message`The stop is too hard on a position that no job uses`,
+  }
+}
+
+function rampOnSome(
+  facts: Facts,
+  holder: Holder,
+  index: number,
+  { seconds: stopSeconds, path }: RampStop,
+  positions: readonly PositionFacts[],
+): Answer {
   const about = holder.id
-  const { plan, stop, speeds } = facts
+  const { plan, stop } = facts
   const { seatTorqueNm, noseThreadMm, noseSeat } = plan.survey
   const name = holderName(holder)
-  const used = speeds.positions.filter((p) => isUsed(facts, p))
-  const pull = hardest(facts, index, stopSeconds, used)
+  const pull = hardest(facts, index, stopSeconds, positions)
   const figures = pull ? [`position.${pull.position.position.id}.unloadedTopRpm` as const] : []
-  const path = 'settings.chosen.decelerationS' as const
   if (!pull) {
     if (seatTorqueNm === undefined && stopSeconds < HARD_STOP_S)
-      return unmeasured(stopSeconds, message` Its pull at the thread is not known: the chuck’s size is missing.`, about)
+      return unmeasured(
+        stopSeconds,
+        message` Its pull at the thread is not known: the chuck’s size is missing.`,
+        about,
+        path,
+      )
     const inertia = stop.holders[index]
     const missing = inertia && !isKnown(inertia) ? inertia.missing : []
     return missing.length > 0
@@ -108,7 +131,7 @@ function rampOn(facts: Facts, holder: Holder, index: number, stopSeconds: number
   const torque = message` ${name} at ${rpm(pull.topRpm)} pulls at its thread with ${newtonMetres(pull.torqueNm)}.`
   const longer = (permittedNm: number) => Math.ceil((stopSeconds * pull.torqueNm) / permittedNm)
   if (seatTorqueNm !== undefined) {
-    if (pull.torqueNm <= seatTorqueNm * MOST)
+    if (pull.torqueNm <= seatTorqueNm * MOST_OF_SEAT)
       return good(
         message`${name} pulls with ${newtonMetres(pull.torqueNm)}; half the measured ${newtonMetres(seatTorqueNm)} is the most.`,
         { about, figures },
@@ -119,7 +142,7 @@ function rampOn(facts: Facts, holder: Holder, index: number, stopSeconds: number
       title: message`The stop is too hard for the thread`,
       says: message`In ${seconds(stopSeconds)}${torque} Half the measured ${newtonMetres(seatTorqueNm)} is the most.`,
       why: why.thread,
-      remedies: [slower(longer(seatTorqueNm * MOST)), coast],
+      remedies: [slower(longer(seatTorqueNm * MOST_OF_SEAT), path), ...instead(path)],
       figures,
       path,
     }
@@ -133,13 +156,13 @@ function rampOn(facts: Facts, holder: Holder, index: number, stopSeconds: number
     )
   if (noseThreadMm === undefined)
     return stopSeconds < HARD_STOP_S
-      ? unmeasured(stopSeconds, torque, about)
+      ? unmeasured(stopSeconds, torque, about, path)
       : { ...lacks('survey.noseThreadMm'), about }
   const seat = threadSeat.run({ threadMm: noseThreadMm })
   if (!seat.ok) return ended('The thread lies outside what the planning value is for', about)
   const planned = seat.value.seatNm
   const says = message`In ${seconds(stopSeconds)}${torque} Seated by hand it is planned to come loose at ${newtonMetres(planned)}, a planning value.`
-  if (pull.torqueNm <= planned * EASY)
+  if (pull.torqueNm <= planned * EASY_OF_SEAT)
     return {
       severity: 'note',
       about,
@@ -149,7 +172,7 @@ function rampOn(facts: Facts, holder: Holder, index: number, stopSeconds: number
       figures,
       path: 'survey.seatTorqueNm',
     }
-  const over = pull.torqueNm > planned * MOST
+  const over = pull.torqueNm > planned * MOST_OF_SEAT
   return {
     severity: over ? 'stop' : 'watch',
     about,
@@ -160,21 +183,21 @@ function rampOn(facts: Facts, holder: Holder, index: number, stopSeconds: number
     why: over
       ? why.thread
       : 'Less than half of it is permitted, and nobody knows yet how this one seats: the lowest of three, by bar and spring balance, seated by hand, before any cut.',
-    remedies: [slower(longer(planned * EASY)), ...(over ? [coast] : [])],
+    remedies: [slower(longer(planned * EASY_OF_SEAT), path), ...(over ? instead(path) : [])],
     figures,
     path: over ? path : 'survey.seatTorqueNm',
   }
 }
 
-const unmeasured = (stopSeconds: number, torque: Message, about: string): Answer => ({
+const unmeasured = (stopSeconds: number, torque: Message, about: string, path: RampStop['path']): Answer => ({
   severity: 'stop',
   about,
   title: message`A hard stop on a threaded nose`,
   says: message`The ramp is ${seconds(stopSeconds)} and the seating torque was never measured.${torque}`,
   why: why.thread,
   // With a patient ramp the thread is still to be measured, or its size told.
-  remedies: [{ ...slower(PATIENT_STOP_S), step: true }, coast],
-  path: 'settings.chosen.decelerationS',
+  remedies: [{ ...slower(PATIENT_STOP_S, path), step: true }, ...instead(path)],
+  path,
 })
 
 /** A stop that brakes as hard as it can. */
@@ -217,18 +240,39 @@ function stopOf(facts: Facts, holder: Holder, index: number): Answer {
   if (stopMode === 'dc-brake') return braked(facts, holder, by)
   const stopSeconds = numberOf(settings.decelerationS)
   if (stopSeconds === undefined) return { ...lacks('settings.chosen.decelerationS'), about }
-  if (by === 'thread') return rampOn(facts, holder, index, stopSeconds)
-  return stopSeconds >= HARD_STOP_S
-    ? good(message`A ramp of ${seconds(stopSeconds)}.`, { about })
+  return byRamp(facts, holder, index, by, { seconds: stopSeconds, path: 'settings.chosen.decelerationS' })
+}
+
+/** A ramp against what holds one thing by a thread or a nut. */
+function byRamp(facts: Facts, holder: Holder, index: number, by: 'thread' | 'nut', stop: RampStop): Answer {
+  const about = holder.id
+  if (by === 'thread') return rampOn(facts, holder, index, stop)
+  return stop.seconds >= HARD_STOP_S
+    ? good(message`A ramp of ${seconds(stop.seconds)}.`, { about })
     : {
         severity: 'stop',
         about,
         title: message`A hard stop on ${holderName(holder)}`,
-        says: message`The ramp is ${seconds(stopSeconds)}, and what its nut or screw stands was never measured.`,
+        says: message`The ramp is ${seconds(stop.seconds)}, and what its nut or screw stands was never measured.`,
         why: why.nut,
-        remedies: [slower(PATIENT_STOP_S), coast],
-        path: 'settings.chosen.decelerationS',
+        remedies: [slower(PATIENT_STOP_S, stop.path), ...instead(stop.path)],
+        path: stop.path,
       }
+}
+
+/** A further stop that is told in a field of its own, against threads and nuts. */
+function furtherStop(facts: Facts, path: 'controls.quickRampS' | 'settings.inDrive.jogStopS'): Answer | Answer[] {
+  const { plan } = facts
+  const stopSeconds = path === 'controls.quickRampS' ? plan.controls.quickRampS : plan.settings.inDrive.jogStopS
+  return ofEachHolder(facts, (holder, index) => {
+    const about = holder.id
+    const by = held(plan, holder)
+    if (by === 'unknown') return { ...lacks('survey.spindleNose', `survey.holders.${index}.heldBy`), about }
+    if (by !== 'thread' && by !== 'nut') return doesNotApply('It is held by no thread that a stop could loosen', about)
+    return stopSeconds === undefined
+      ? { ...lacks(path), about }
+      : byRamp(facts, holder, index, by, { seconds: stopSeconds, path })
+  })
 }
 
 function reverseOf({ plan }: Facts, holder: Holder, index: number): Answer {
@@ -262,9 +306,6 @@ function reverseOf({ plan }: Facts, holder: Holder, index: number): Answer {
     path: by === 'thread' ? 'controls.reverseLocked' : `survey.holders.${index}.heldBy`,
   }
 }
-
-/** What holds without anything said to spin: the chuck that a threaded nose is for. */
-const anyChuck: Holder = { id: 'chuck', kind: 'chuck' }
 
 /** Each thing that spins, or the chuck of a threaded nose where none is told. */
 function ofEachHolder(facts: Facts, ask: (holder: Holder, index: number) => Answer): Answer | Answer[] {
@@ -323,5 +364,34 @@ export const threadFindings = [
       if (!reverseWanted) return good(message`It does not run in reverse.`)
       return ofEachHolder(facts, (holder, index) => reverseOf(facts, holder, index))
     },
+  ),
+
+  judgement(
+    {
+      id: 'controls.quick-ramp-thread',
+      asks: 'Quick emergency ramp against threads and nuts',
+      stage: 'settings',
+      chainLink: 'spindle',
+      by: 'first-spin',
+      danger: true,
+    },
+    (facts) =>
+      facts.plan.controls.emergencyStop === undefined
+        ? lacks('controls.emergencyStop')
+        : facts.plan.controls.emergencyStop === 'ramp-input'
+          ? furtherStop(facts, 'controls.quickRampS')
+          : doesNotApply('The mushroom does not make the drive ramp'),
+  ),
+
+  judgement(
+    {
+      id: 'controls.jog-thread',
+      asks: 'Stop of a jog against threads and nuts',
+      stage: 'settings',
+      chainLink: 'spindle',
+      by: 'on-machine',
+      danger: true,
+    },
+    (facts) => furtherStop(facts, 'settings.inDrive.jogStopS'),
   ),
 ]

@@ -38,6 +38,13 @@ export const controlsSchema = z.strictObject({
   runBy: choice('Run by', runControls),
   stopBy: choice('Stopped by', stopMeans),
   emergencyStop: choice('Emergency stop', emergencyStops),
+  quickRampS: quantity(
+    'time',
+    'Quick emergency ramp',
+    0,
+    600,
+    'Where the mushroom makes the drive ramp; read from the drive',
+  ),
   resetStarts: yesNo(
     'Pulling the mushroom out starts it',
     'Try it with the belt off: resetting must not start anything',

@@ -28,6 +28,12 @@ export const overloadClasses = {
 export const driveInputs = { '1': 'One phase', '3': 'Three phases', either: 'One or three phases' } as const
 export const driveModes = { vf: 'Plain V/f', vector: 'Sensorless vector' } as const
 
+export const thermalSwitches = {
+  'drops-input': 'Takes the supply off',
+  'trips-drive': 'Trips the drive',
+  none: 'It has none',
+} as const
+
 /** The drive's plate and what its manual says. */
 export const driveSchema = z.strictObject({
   name: words('Drive', 80),
@@ -54,6 +60,7 @@ export const driveSchema = z.strictObject({
         1_000_000,
         'What it takes for a few seconds, from its data sheet',
       ),
+      thermalSwitch: choice('Its thermal switch', thermalSwitches, 'A failed chopper leaves it on the bus for good'),
     })
     .optional()
     .meta({ label: 'Brake resistor, fitted' }),

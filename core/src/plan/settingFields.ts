@@ -40,9 +40,25 @@ export const settingIds = Object.keys(settingFields) as SettingId[]
 
 export const rampShapes = { straight: 'Straight', 's-curve': 'Rounded at both ends' } as const
 
+export const turningStarts = {
+  lockout: 'Waits until it has coasted',
+  flying: 'Catches it at its speed',
+  straight: 'Starts from its lowest hertz',
+} as const
+export const rideThroughs = { off: 'Coasts', on: 'Brakes to keep itself alive' } as const
+export const overVoltages = {
+  trips: 'Trips, and it coasts',
+  lengthens: 'Lengthens the ramp',
+  speeds: 'Lets the speed rise',
+} as const
+
 /** Further settings a drive may hold, judged when typed but not on the card of fourteen. */
 export const furtherFields = {
   rampShape: choice('Shape of its ramps', rampShapes),
+  turningStart: choice('RUN while it still turns', turningStarts, 'What the drive does then, by its manual'),
+  rideThrough: choice('When the power dips', rideThroughs, 'Some drives brake the load to stay alive'),
+  overVoltage: choice('When a stop pumps the bus', overVoltages),
+  jogStopS: quantity('time', 'Stops a jog in', 0, 600, 'Jog has a ramp of its own on many drives'),
   fixedStartHz: quantity('frequency', 'Fixed starting hertz', 0, 1500),
   skipHz: quantity('frequency', 'Skipped, middle', 0.5, 1500, 'A band the drive passes through without staying'),
   skipBandHz: quantity('frequency', 'Skipped, to each side', 0.1, 100),

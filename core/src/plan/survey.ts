@@ -180,6 +180,16 @@ export const surveySchema = z.strictObject({
       'Timed with no braking on the position used most; it tells the friction',
     ),
   ),
+  coastFromRpm: on(
+    'drive',
+    quantity(
+      'speed',
+      'Coast timed from',
+      1,
+      60_000,
+      'Spindle speed at which it was let go; the top speed unless you say so',
+    ),
+  ),
   seatTorqueNm: quantity(
     'torque',
     'Torque that loosens the seated chuck',

@@ -1,5 +1,8 @@
 import { shippedTables } from '../data/planningValues'
 import { rampTime, stopWithoutResistor } from '../drive'
+import { angularSpeed } from '../drivetrain/angularSpeed'
+import { held, permittedAtThread } from '../facts/spindle/held'
+import { spindleInertia } from '../workholding'
 import type { Evaluation } from '../evaluate/evaluate'
 import type { PositionLine } from '../evaluate/positionLine'
 import type { FigureId } from '../facts/figureId'
@@ -27,7 +30,7 @@ export interface ChangeOverLine {
   /** Hertz at which the lowest mark of what spins is met; undefined where it is not met. */
   limitHz: number | undefined
   limit: { rpm: number; what: string } | undefined
-  /** Quickest run-up of the heaviest thing on rated torque, and shortest stop that does not trip, s. */
+  /** Quickest run-up of the heaviest thing on rated torque, and shortest stop that neither trips the drive nor loosens a thread, s. */
   runUpS: number | undefined
   stopS: number | undefined
 }
@@ -55,7 +58,7 @@ export function changeOver(plan: Plan, { figures, positions }: Evaluation): Chan
       tachometerRpm: rpmPerHz === undefined || baseHz === undefined ? undefined : rpmPerHz * baseHz,
       limitHz: limitHz !== undefined && topHz !== undefined && limitHz < topHz ? limitHz : undefined,
       limit: limit && { rpm: limit.rpm, what: limit.what },
-      ...ramps(value, p, limitHz),
+      ...ramps(plan, value, p, limitHz),
     }
   })
 }
@@ -63,9 +66,14 @@ export function changeOver(plan: Plan, { figures, positions }: Evaluation): Chan
 type Value = (id: FigureId) => number | undefined
 
 /** Ramps of one position, by the figures that the stop of the main one is judged with; to the speed it may have. */
-function ramps(value: Value, p: PositionLine, limitHz: number | undefined): Pick<ChangeOverLine, 'runUpS' | 'stopS'> {
+function ramps(
+  plan: Plan,
+  value: Value,
+  p: PositionLine,
+  limitHz: number | undefined,
+): Pick<ChangeOverLine, 'runUpS' | 'stopS'> {
   const [inertiaKgM2, torqueNm, topRpm, topHz] = [
-    value('stop.inertia'),
+    inertiaOn(plan, value, p),
     value(p.torqueNm),
     value(p.unloadedTopRpm),
     value('settings.maximumHz'),
@@ -73,8 +81,11 @@ function ramps(value: Value, p: PositionLine, limitHz: number | undefined): Pick
   if (inertiaKgM2 === undefined || torqueNm === undefined || topRpm === undefined || topHz === undefined)
     return { runUpS: undefined, stopS: undefined }
   const speedRpm = topRpm * Math.min(1, (limitHz ?? topHz) / topHz)
+  const [whole, atTop] = [value('motor.usableNm') ?? value('motor.torque'), value('motor.topTorque')]
+  // Over the base that is set less torque is left to speed up and to brake.
+  const leastNm = whole !== undefined && atTop !== undefined ? (torqueNm * atTop) / whole : torqueNm
   const shaft = { inertiaKgM2, speedRpm, frictionNm: torqueNm * shippedTables.planning.frictionShare.value }
-  const runUp = rampTime.run({ ...shaft, torqueNm })
+  const runUp = rampTime.run({ ...shaft, torqueNm: leastNm })
   const stop = stopWithoutResistor.run({
     ...shaft,
     efficiency: value('drive.generatingEfficiency'),
@@ -82,6 +93,34 @@ function ramps(value: Value, p: PositionLine, limitHz: number | undefined): Pick
     busV: value('drive.busV'),
     tripV: value('drive.tripV') ?? value('drive.typicalTripV'),
     lossW: value('drive.lossW'),
+    torqueNm: leastNm,
   })
-  return { runUpS: runUp.ok ? runUp.value.seconds : undefined, stopS: stop.ok ? stop.value.seconds : undefined }
+  const byThread = threadStop(plan, value, speedRpm)
+  return {
+    runUpS: runUp.ok ? runUp.value.seconds : undefined,
+    stopS: stop.ok && byThread !== undefined ? Math.max(stop.value.seconds, byThread) : undefined,
+  }
+}
+
+/** What spins, with the rotor as this position feels it. */
+function inertiaOn(plan: Plan, value: Value, p: PositionLine): number | undefined {
+  const loads = plan.survey.holders.map((h) => value(`holder.${h.id}.inertia`) ?? 0)
+  const [rotorKgM2, speedRatio] = [value('motor.rotor') ?? value('motor.rotorKgM2'), value(p.speedRatio)]
+  const loadKgM2 = Math.max(0, ...loads)
+  if (loadKgM2 === 0) return undefined
+  const made = spindleInertia.run({ loadKgM2, rotorKgM2, speedRatio, pulleysKgM2: value('stop.pulleys') ?? 0 })
+  return made.ok ? made.value.inertiaKgM2 : undefined
+}
+
+/** The shortest stop that every thread on the nose permits, 0 where there is none; undefined where that is not known. */
+function threadStop(plan: Plan, value: Value, speedRpm: number): number | undefined {
+  const permitted = permittedAtThread(plan)
+  const rounded = plan.settings.inDrive.rampShape === 's-curve' ? 2 : 1
+  const stops = plan.survey.holders.map((holder) => {
+    if (held(plan, holder) !== 'thread') return 0
+    const inertiaKgM2 = value(`holder.${holder.id}.inertia`)
+    if (inertiaKgM2 === undefined || permitted === undefined) return undefined
+    return (rounded * inertiaKgM2 * angularSpeed(speedRpm)) / permitted
+  })
+  return stops.includes(undefined) ? undefined : Math.max(0, ...stops.map((s) => s ?? 0))
 }

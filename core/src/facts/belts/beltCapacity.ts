@@ -39,7 +39,7 @@ export interface BeltCapacity {
 }
 
 /** A start takes half as much again as rated torque; the belt must hold that. */
-const START = 1.5
+export const START = 1.5
 
 /** Power counted for each that the motor gives: chatter, chips, and starts. */
 export const SERVICE = 1.2

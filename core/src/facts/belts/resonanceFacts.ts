@@ -34,7 +34,7 @@ export const resonanceFacts = (
       'inertiaKgM2',
       named(ofPosition(position, 'feltInertia'), `${name}: inertia felt at the motor`, 'inertia'),
       {
-        inertiaKgM2: stop.inertia,
+        inertiaKgM2: stop.load,
         ratio: ledger.derive(
           reduction,
           'reduction',
@@ -62,7 +62,7 @@ export const resonanceFacts = (
       {
         stiffnessNmPerRad: ledger.given(`survey.positions.${index}.stiffnessNmPerRad`),
         inertiaMotorKgM2: rotor,
-        inertiaLoadKgM2: stop.inertia,
+        inertiaLoadKgM2: stop.load,
       },
     )
     // Drive hertz at which the motor turns as often as the train swings: unbalance and a belt's splice then shake it.

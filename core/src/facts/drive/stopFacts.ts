@@ -1,36 +1,41 @@
 import { brakeResistor, busCapacitance, busRipple, busThreshold, rampTime, stopWithoutResistor } from '../../drive'
-import { coastFriction, frictionShare } from '../../drivetrain'
-import type { Holder, PlanPath } from '../../plan'
+import { coastFriction, frictionShare, spindleTorque } from '../../drivetrain'
+import { torqueCapability } from '../../motor'
+import type { PlanPath } from '../../plan'
 import type { PlanningValue } from '../../data/planningValues'
-import { cylinderInertia, massInertia, ringInertia } from '../../workholding'
 import type { Knowing } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import { choice, named, unknownField, type Naming } from '../ledger'
-import { holderName } from '../spindle/spindleLimits'
+import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorPhysics } from '../motor/motorPhysics'
+import { spinningMass, type SpinningMass } from './spinningMass'
 import type { DriveFacts } from './driveFacts'
 import type { InstallationFacts } from './installationFacts'
 import type { SettingsFacts } from '../settings/settingsFacts'
 import type { SpeedFacts } from '../spindle/speedFacts'
 import type { SupplyFacts } from '../supply/supplyFacts'
 
-export interface StopFacts {
-  /** The heaviest thing on the spindle, as a steel disc. */
-  heaviest: { name: string; index: number } | undefined
-  inertia: FigureState
-  /** Of each thing that may spin, in the order of the plan. */
-  holders: FigureState[]
+export interface StopFacts extends SpinningMass {
   frictionNm: FigureState
-  /** Quickest run-up on the motor's rated torque. */
+  /** Quickest run-up on the least of the motor's rated torque over the range. */
   rampS: FigureState
   /** Shortest stop that does not trip the drive, without a resistor. */
   stopS: FigureState
   resistorOhm: FigureState
   resistorW: FigureState
+  /** What it takes on the average of the stops in an hour. */
+  resistorMeanW: FigureState
+  /** Most ohms that still take the peak of the deceleration. */
+  resistorMostOhm: FigureState
+  /** Energy of one stop from full speed. */
+  energyJ: FigureState
   /** Between crest and trough of the bus at full load; only on one phase, where the capacitors are known. */
   rippleV: FigureState | undefined
 }
 
 type Before = Knowing<{
+  motor: MotorFacts
+  physics: MotorPhysics
   supply: SupplyFacts
   drive: DriveFacts
   settings: SettingsFacts
@@ -42,11 +47,12 @@ type Before = Knowing<{
 export function stopFacts(context: Before): StopFacts {
   const { plan, ledger, tables, drive, settings, speeds, supply, installation } = context
   const { planning } = tables
-  const { heaviest, inertia, holders } = heaviestHolder(context)
+  const mass = spinningMass({ ...context, main: speeds.main })
+  const { inertia } = mass
   const speedRpm: FigureState =
     speeds.main?.unloadedTopRpm ?? unknownField('survey.mainPositionId', 'Position used most')
-  const torqueNm: FigureState = speeds.main?.torqueNm ?? speedRpm
-  const frictionNm = friction(context, inertia, speedRpm, torqueNm)
+  const torqueNm = leastTorque(context)
+  const frictionNm = friction(context, inertia, speedRpm, speeds.main?.torqueNm ?? torqueNm)
   const shaft = { inertiaKgM2: inertia, speedRpm, frictionNm }
   const typical = (naming: Naming, { value, citation }: PlanningValue): FigureState =>
     ledger.typical(naming, value, citation)
@@ -83,12 +89,16 @@ export function stopFacts(context: Before): StopFacts {
         named('drive.typicalTripV', 'Over-voltage trip', 'voltage'),
         planning.tripOverBus,
       ),
-      lossW: typical(named('drive.lossW', 'Standing loss of the drive', 'power'), planning.driveStandingLossW),
+      lossW: standingLoss(context),
+      torqueNm,
     },
   )
   const names = {
     suggestedOhm: named('stop.resistorOhm', 'Brake resistor for the deceleration', 'resistance'),
     peakW: named('stop.resistorW', 'It takes at its peak', 'power'),
+    averageW: named('stop.resistorMeanW', 'It takes on the average', 'power'),
+    maxOhm: named('stop.resistorMostOhm', 'Most ohms that take the peak', 'resistance'),
+    energyJ: named('stop.energyJ', 'Energy of one stop', 'energy'),
   }
   const braked = ledger.compute(brakeResistor, names, {
     ...shaft,
@@ -100,18 +110,13 @@ export function stopFacts(context: Before): StopFacts {
       planning.chopperOverBus,
     ),
     minOhm: ledger.given('drive.minimumOhm'),
-    cycleSeconds: typical(named('stop.cycleS', 'From one stop to the next', 'time'), planning.stopCycleS),
+    cycleSeconds: stopCycle(context),
   })
-  const fits = braked.output?.suggestedOhm !== undefined
+  const { output } = braked
+  const suggested = output?.suggestedOhm
   const resistorOhm =
-    braked.output && !fits
-      ? ledger.block(
-          names.suggestedOhm,
-          [],
-          braked.output.feasible
-            ? 'None is needed for this deceleration'
-            : 'No standard resistor fits between the drive’s smallest and what the peak needs: a longer deceleration',
-        )
+    output && (suggested === undefined || suggested >= THOUSAND)
+      ? ledger.block(names.suggestedOhm, [], output.feasible ? NONE_NEEDED : NONE_FITS)
       : braked.suggestedOhm
   const rippleV =
     plan.supply.phases === 1 && plan.drive.busFarad !== undefined
@@ -122,7 +127,86 @@ export function stopFacts(context: Before): StopFacts {
           busV: drive.busV,
         })
       : undefined
-  return { heaviest, inertia, holders, frictionNm, rampS, stopS, resistorOhm, resistorW: braked.peakW, rippleV }
+  return {
+    ...mass,
+    frictionNm,
+    rampS,
+    stopS,
+    resistorOhm,
+    resistorW: braked.peakW,
+    resistorMeanW: braked.averageW,
+    resistorMostOhm: braked.maxOhm,
+    energyJ: braked.energyJ,
+    rippleV,
+  }
+}
+
+/** So little comes back that no resistor is worth its lead. */
+const THOUSAND = 1000
+const NONE_NEEDED = 'None is needed for this deceleration'
+export const NONE_FITS =
+  'No standard resistor fits between the drive’s smallest and what the peak needs: a longer deceleration'
+
+/** A stop in days is one in so many seconds. */
+const SELDOM_S = 1e5
+
+/** From one stop to the next: by the stops an hour that are told, else planned. */
+function stopCycle({ plan, ledger, tables }: Before): FigureState {
+  const naming = named('stop.cycleS', 'From one stop to the next', 'time')
+  const { stopsPerHour } = plan.controls
+  if (stopsPerHour !== undefined && stopsPerHour > 0)
+    return ledger.stated(naming, Math.min(3600 / stopsPerHour, SELDOM_S), 'given', [
+      ledger.given('controls.stopsPerHour'),
+    ])
+  return ledger.typical(naming, tables.planning.stopCycleS.value, tables.planning.stopCycleS.citation)
+}
+
+/** Rated torque at the spindle, or what is left of it at the highest hertz where that is over the base that is set. */
+function leastTorque({ plan, ledger, tables, motor, settings, speeds }: Before): FigureState {
+  const { main, fluxFraction } = speeds
+  if (!main) return unknownField('survey.mainPositionId', 'Position used most')
+  const [top, base] = [settings.maximumHz, settings.baseFrequencyHz].map((f) => (isKnown(f) ? f.value : undefined))
+  if (top === undefined || base === undefined || top <= base) return main.torqueNm
+  const { value, citation } = tables.planning.breakdownRatio
+  const atTop = ledger.derive(
+    torqueCapability,
+    'continuousNm',
+    named('motor.topTorque', 'Rated torque left at the highest hertz', 'torque'),
+    {
+      frequencyHz: settings.maximumHz,
+      ratedFrequencyHz: settings.baseFrequencyHz,
+      ratedTorqueNm: motor.torqueNm,
+      breakdownRatio: ledger.givenOr('motor.breakdownRatio', () =>
+        ledger.typical(named('motor.pullOut', 'Pull-out over rated torque', 'number'), value, citation),
+      ),
+      // For seconds its fan does not matter.
+      cooling: choice('blower', 'Cooling'),
+      fluxFraction: plan.motor.kind === 'high-frequency' ? undefined : fluxFraction,
+    },
+  )
+  return ledger.derive(
+    spindleTorque,
+    'torqueNm',
+    named('stop.leastTorque', 'Least torque of the run-up, at the spindle', 'torque'),
+    { torqueNm: atTop, speedRatio: main.speedRatio, efficiency: main.efficiency },
+  )
+}
+
+/** Share of a motor's no-load loss that is counted on until it is measured. */
+const NO_LOAD_COUNTED = 0.5
+
+/** What swallows a stop beside the capacitors: the drive's standing loss, and half of the motor's friction and fan. */
+function standingLoss({ ledger, tables, physics }: Before): FigureState {
+  const { value, citation } = tables.planning.driveStandingLossW
+  const naming = named('drive.lossW', 'Standing loss of drive and motor', 'power')
+  const { rotationalLossW } = physics
+  return ledger.typical(
+    naming,
+    value + NO_LOAD_COUNTED * (rotationalLossW ?? 0),
+    rotationalLossW !== undefined
+      ? `${citation}; and half of the motor’s friction and fan, until it is measured`
+      : citation,
+  )
 }
 
 /** Bus capacitors as printed, or as drives of that power usually have them. */
@@ -141,69 +225,6 @@ const busFarad = ({ plan, ledger, tables }: Before): FigureState =>
     )
   })
 
-/** Inertia of one thing that spins, by the way that is chosen: a full disc, its rim, or its mass as a full disc. */
-function holderInertia({ ledger }: Before, holder: Holder, index: number): FigureState {
-  const name = holderName(holder)
-  const path = `survey.holders.${index}` as const
-  const outer = ledger.given(`${path}.diameterMm`, `${name}: diameter`)
-  const naming = (how: string) => named(`holder.${holder.id}.inertia`, `Inertia of ${name}, ${how}`, 'inertia')
-  switch (holder.inertiaFrom) {
-    case 'rim':
-      return ledger.derive(ringInertia, 'inertiaKgM2', naming('as a rim'), {
-        outerMm: outer,
-        innerMm: ledger.given(`${path}.boreMm`, `${name}: inside of the rim`),
-        lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`),
-      })
-    case 'mass':
-      return ledger.derive(
-        massInertia,
-        'inertiaKgM2',
-        naming('by its mass'),
-        { massKg: ledger.given(`${path}.massKg`, `${name}: mass`), outerMm: outer },
-        // That it is a full disc is a planning value.
-        { planning: true },
-      )
-    case 'timing':
-      return ledger.block(
-        naming('by timing'),
-        [],
-        'Inertia by timing is not worked out yet: choose its size, rim or mass',
-      )
-    default:
-      return ledger.derive(
-        cylinderInertia,
-        'inertiaKgM2',
-        naming('as a steel disc'),
-        { outerMm: outer, lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`) },
-        // That it is a full disc of steel is a planning value.
-        { planning: true },
-      )
-  }
-}
-
-function heaviestHolder(context: Before): Pick<StopFacts, 'heaviest' | 'inertia' | 'holders'> {
-  const { plan, ledger } = context
-  const holders = plan.survey.holders.map((holder, index) => holderInertia(context, holder, index))
-  const naming = named('stop.inertia', 'Inertia on the spindle', 'inertia')
-  const known = holders.flatMap((inertia, index) => (isKnown(inertia) ? [{ inertia, index }] : []))
-  const most = known.reduce<(typeof known)[number] | undefined>(
-    (best, one) => (best && best.inertia.value >= one.inertia.value ? best : one),
-    undefined,
-  )
-  const holder = most && plan.survey.holders[most.index]
-  if (!most || !holder)
-    return {
-      heaviest: undefined,
-      holders,
-      inertia: ledger.block(naming, [unknownField('survey.holders', 'Size of what spins')]),
-    }
-  return {
-    heaviest: { name: holderName(holder), index: most.index },
-    holders,
-    inertia: ledger.stated({ ...naming, label: most.inertia.label }, most.inertia.value, 'computed', [most.inertia]),
-  }
-}
-
 /** Friction from a timed coast: what brings the inertia to rest in that time; a typical share of torque until then. */
 function friction(
   { plan, ledger, tables }: Before,
@@ -215,7 +236,7 @@ function friction(
   if (plan.survey.coastS !== undefined)
     return ledger.derive(coastFriction, 'torqueNm', naming, {
       inertiaKgM2: inertia,
-      speedRpm,
+      speedRpm: ledger.givenOr('survey.coastFromRpm', () => speedRpm),
       coastS: ledger.given('survey.coastS'),
     })
   return ledger.derive(

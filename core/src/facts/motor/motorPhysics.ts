@@ -10,6 +10,8 @@ import type { SettingsFacts } from '../settings/settingsFacts'
 
 export interface MotorPhysics {
   circuit: EquivalentCircuit | undefined
+  /** Friction, fan and stray loss that go with the circuit. */
+  rotationalLossW: number | undefined
   /** Which line of the plate contradicts the others, where no circuit meets it. */
   contradiction: string | undefined
   breakdownRatio: FigureState
@@ -44,6 +46,7 @@ export function motorPhysics(
   const slip = numberOf(motor.slip)
   const fitted = motor.suitable === true && slip !== undefined && slip > 0 ? plateCircuit(context, memory) : undefined
   const circuit = fitted && 'circuit' in fitted ? fitted.circuit : undefined
+  const rotationalLossW = fitted && 'circuit' in fitted ? fitted.rotationalLossW : undefined
   const contradiction = fitted && 'contradiction' in fitted ? fitted.contradiction : undefined
   const blocked = (naming: Naming): FigureState =>
     ledger.block(
@@ -54,6 +57,7 @@ export function motorPhysics(
   if (!circuit)
     return {
       circuit,
+      rotationalLossW,
       contradiction,
       breakdownRatio,
       noLoadA: blocked(noLoad),
@@ -79,6 +83,7 @@ export function motorPhysics(
   )
   return {
     circuit,
+    rotationalLossW,
     contradiction,
     breakdownRatio,
     noLoadA: ledger.derive(operatingPoint, 'currentA', noLoad, {

@@ -3,7 +3,7 @@ import type { Knowing } from '../context'
 import { numberOf } from '../figure'
 import type { MotorFacts } from './motorFacts'
 
-export type PlateCircuit = { circuit: EquivalentCircuit } | { contradiction: string }
+export type PlateCircuit = { circuit: EquivalentCircuit; rotationalLossW: number } | { contradiction: string }
 
 /**
  * The last plate that was fitted. Whoever judges a plan again and again keeps one and hands it in, so that the circuit
@@ -38,7 +38,7 @@ export function plateCircuit(
   const result = equivalentCircuit.run({ ...input, powerFactor, efficiency, breakdownRatio })
   const fault = result.ok ? undefined : result.faults[0]
   memory.made = result.ok
-    ? { circuit: result.value.circuit }
+    ? { circuit: result.value.circuit, rotationalLossW: result.value.rotationalLossW }
     : { contradiction: inPlateWords(`${fault?.field ?? ''} ${fault?.message ?? ''}`.trim()) }
   memory.key = key
   return memory.made

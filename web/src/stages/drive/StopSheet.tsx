@@ -1,6 +1,6 @@
 import { useFigure } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
-import { Choices, YesNoField } from '../../parts/ChoiceField'
+import { Choices, SelectField, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
 import { QuantityField } from '../../parts/QuantityField'
 
@@ -20,6 +20,7 @@ function Resistor() {
           <QuantityField path="drive.resistor.ohm" placeholder="100 Ω" hint="" />
           <QuantityField path="drive.resistor.ratedW" placeholder="200 W" />
           <QuantityField path="drive.resistor.peakW" placeholder="2 kW" />
+          <SelectField path="drive.resistor.thermalSwitch" />
         </>
       )}
     </>
@@ -43,16 +44,19 @@ export function StopSheet() {
           <Resistor />
           <QuantityField path="drive.minimumOhm" label="Smallest resistor, by the manual" placeholder="80 Ω" hint="" />
           <QuantityField path="survey.coastS" placeholder="20 s" hint="Timed with no braking" />
+          <QuantityField path="survey.coastFromRpm" placeholder="1200 rpm" hint="The top speed unless you say so" />
+          <QuantityField path="motor.rotorKgM2" placeholder="by its frame" hint="" />
         </div>
         <FigureTable
           heading="The heaviest thing, on the position used most"
           rows={[
-            { label: 'Its inertia', id: 'stop.inertia', note: 'as a disc of steel' },
+            { label: 'Inertia at the spindle', id: 'stop.inertia', note: 'with pulleys and rotor' },
             { label: 'Friction', id: 'stop.frictionNm', note: 'time a coast to know it' },
             { label: 'Quickest run-up', id: 'stop.rampS' },
             { label: 'Shortest stop, no resistor', id: 'stop.withoutResistorS', note: 'shorter trips the drive' },
             { label: 'Resistor for the deceleration', id: 'stop.resistorOhm' },
             { label: 'It takes at its peak', id: 'stop.resistorW' },
+            { label: 'It takes on the average', id: 'stop.resistorMeanW' },
             ...(ripple
               ? [{ label: 'Ripple of the bus', id: 'drive.rippleV' as const, note: 'one phase, full load' }]
               : []),

@@ -1,5 +1,6 @@
 import { usePlan } from '../../state/openPlan'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
+import { QuantityField } from '../../parts/QuantityField'
 
 export function ControlsSheet() {
   const { controls, survey } = usePlan()
@@ -12,6 +13,7 @@ export function ControlsSheet() {
         <SelectField path="controls.runBy" />
         <SelectField path="controls.stopBy" />
         <SelectField path="controls.emergencyStop" />
+        {controls.emergencyStop === 'ramp-input' && <QuantityField path="controls.quickRampS" placeholder="2 s" />}
         <SelectField path="controls.reference" />
         {(controls.reference === 'knob' || controls.reference === 'analogue') && (
           <SelectField path="controls.knobMode" />

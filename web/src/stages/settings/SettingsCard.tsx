@@ -10,7 +10,6 @@ import { useEvaluation } from '../../state/evaluation'
 import { useUnits } from '../../state/units'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
-import { ChoiceField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { Text } from '../../parts/Text'
 
@@ -47,7 +46,11 @@ export function SettingsCard() {
           <QuantityField path="settings.inDrive.fixedStartHz" />
           <QuantityField path="settings.inDrive.skipHz" />
           <QuantityField path="settings.inDrive.skipBandHz" />
-          <ChoiceField path="settings.inDrive.rampShape" />
+          <SelectField path="settings.inDrive.rampShape" />
+          <QuantityField path="settings.inDrive.jogStopS" />
+          <SelectField path="settings.inDrive.turningStart" />
+          <SelectField path="settings.inDrive.rideThrough" />
+          <SelectField path="settings.inDrive.overVoltage" />
         </div>
       </details>
     </section>

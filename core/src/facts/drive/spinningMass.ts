@@ -1,0 +1,196 @@
+import { usualFrameMm } from '../../data/rotorInertia'
+import { frictionShare, typedSizes } from '../../drivetrain'
+import { frameHeightMm } from '../../motor'
+import type { Holder, TransmissionStage } from '../../plan'
+import {
+  cylinderInertia,
+  massInertia,
+  pulleyInertia,
+  ringInertia,
+  rotorByFrame,
+  runUpInertia,
+  spindleInertia,
+} from '../../workholding'
+import type { Knowing } from '../context'
+import { isKnown, type FigureState } from '../figure'
+import { choice, named, unknownField } from '../ledger'
+import type { MotorFacts } from '../motor/motorFacts'
+import type { PositionFacts } from '../spindle/speedFacts'
+import { holderName } from '../spindle/spindleLimits'
+
+/** What must be sped up and stopped, felt at the spindle on the position used most. */
+export interface SpinningMass {
+  /** The heaviest thing on the spindle. */
+  heaviest: { name: string; index: number } | undefined
+  /** Of each thing that may spin, in the order of the plan. */
+  holders: FigureState[]
+  rotor: FigureState
+  /** The heaviest thing alone. */
+  load: FigureState
+  /** The heaviest thing, the pulleys and the rotor. */
+  inertia: FigureState
+}
+
+type Before = Knowing<{ motor: MotorFacts; main: PositionFacts | undefined }>
+
+/** Kinds whose rotor the planning table is made for. */
+const cageKinds: ReadonlySet<string | undefined> = new Set([undefined, 'induction', 'pole-changing'])
+
+/** Planning width of a pulley: 20 mm for each belt and a rim; of a flat, ribbed or toothed one. */
+const WIDTH_PER_BELT_MM = 20
+const RIM_MM = 6
+const FLAT_WIDTH_MM = 35
+
+export function spinningMass(context: Before): SpinningMass {
+  const { plan, ledger, main } = context
+  const rotor = rotorOf(context)
+  const pulleys = pulleysOf(context)
+  const own = { rotorKgM2: rotor, pulleysKgM2: pulleys, speedRatio: main?.speedRatio ?? noMain }
+  const holders = plan.survey.holders.map((holder, index) => holderInertia(context, holder, index, own))
+  const known = holders.flatMap((inertia, index) => (isKnown(inertia) ? [{ inertia, index }] : []))
+  const most = known.reduce<(typeof known)[number] | undefined>(
+    (best, one) => (best && best.inertia.value >= one.inertia.value ? best : one),
+    undefined,
+  )
+  const holder = most && plan.survey.holders[most.index]
+  const naming = named('stop.inertia', 'Inertia at the spindle: what spins, pulleys and rotor', 'inertia')
+  if (!most || !holder) {
+    const inertia = ledger.block(naming, [unknownField('survey.holders', 'Size of what spins')])
+    return { heaviest: undefined, holders, rotor, load: inertia, inertia }
+  }
+  return {
+    heaviest: { name: holderName(holder), index: most.index },
+    holders,
+    rotor,
+    load: most.inertia,
+    inertia: ledger.derive(spindleInertia, 'inertiaKgM2', naming, { loadKgM2: most.inertia, ...own }),
+  }
+}
+
+const noMain = unknownField('survey.mainPositionId', 'Position used most')
+
+/** The rotor's own figure, or the planning value of its frame; of the frame its power usually comes in, where unread. */
+function rotorOf({ plan, ledger, motor }: Before): FigureState {
+  const naming = named('motor.rotor', 'Inertia of the rotor', 'inertia')
+  return ledger.givenOr('motor.rotorKgM2', () => {
+    if (!cageKinds.has(plan.motor.kind)) return ledger.block(naming, [ledger.given('motor.rotorKgM2')])
+    const read = plan.motor.frame === undefined ? undefined : frameHeightMm(plan.motor.frame)
+    const usual = plan.motor.powerW === undefined ? undefined : usualFrameMm(plan.motor.powerW)
+    const frameMm = read ?? usual
+    if (frameMm === undefined) return ledger.block(naming, [unknownField('motor.frame', 'Frame')])
+    return ledger.derive(
+      rotorByFrame,
+      'inertiaKgM2',
+      naming,
+      {
+        frameMm: choice(frameMm, read === undefined ? 'Shaft height usual for its power, mm' : 'Shaft height, mm'),
+        poles: motor.poles,
+      },
+      { planning: true, basis: () => 'typical' },
+    )
+  })
+}
+
+const widthOf = ({ kind, belts }: TransmissionStage): number =>
+  kind === undefined || kind === 'v-belt' ? (belts ?? 1) * WIDTH_PER_BELT_MM + RIM_MM : FLAT_WIDTH_MM
+
+/** Pulleys whose diameters are typed, as planning discs of iron; none where the train has none. */
+function pulleysOf({ ledger, main }: Before): FigureState | undefined {
+  if (!main || !isKnown(main.speedRatio)) return undefined
+  // From the motor on, each shaft turns so often for one turn of the spindle.
+  let turns = 1 / main.speedRatio.value
+  const pulleys = main.position.transmission.flatMap((stage) => {
+    const { driver, driven } = typedSizes(stage)
+    const before = turns
+    if (driver !== undefined && driven !== undefined) turns = (turns * driver) / driven
+    const mm = [stage.driverMm, stage.drivenMm]
+    return mm.flatMap((diameterMm, i) =>
+      diameterMm === undefined ? [] : [{ diameterMm, widthMm: widthOf(stage), turns: i === 0 ? before : turns }],
+    )
+  })
+  if (pulleys.length === 0) return undefined
+  const naming = named('stop.pulleys', 'Inertia of the pulleys, at the spindle', 'inertia')
+  return ledger.derive(
+    pulleyInertia,
+    'inertiaKgM2',
+    naming,
+    { pulleys: { raw: pulleys, shown: main.stages.shown, label: 'Pulleys', from: main.stages.from } },
+    { planning: true, basis: () => 'typical' },
+  )
+}
+
+type Own = Record<'rotorKgM2' | 'speedRatio', FigureState> & { pulleysKgM2: FigureState | undefined }
+
+/** Inertia of one thing that spins, by the way that is chosen: a full disc, its rim, its mass or a timed run-up. */
+function holderInertia(context: Before, holder: Holder, index: number, own: Own): FigureState {
+  const { ledger } = context
+  const name = holderName(holder)
+  const path = `survey.holders.${index}` as const
+  const outer = ledger.given(`${path}.diameterMm`, `${name}: diameter`)
+  const naming = (how: string) => named(`holder.${holder.id}.inertia`, `Inertia of ${name}, ${how}`, 'inertia')
+  switch (holder.inertiaFrom) {
+    case 'rim':
+      return ledger.derive(ringInertia, 'inertiaKgM2', naming('as a rim'), {
+        outerMm: outer,
+        innerMm: ledger.given(`${path}.boreMm`, `${name}: inside of the rim`),
+        lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`),
+      })
+    case 'mass':
+      return ledger.derive(
+        massInertia,
+        'inertiaKgM2',
+        naming('by its mass'),
+        { massKg: ledger.given(`${path}.massKg`, `${name}: mass`), outerMm: outer },
+        // That it is a full disc is a planning value.
+        { planning: true },
+      )
+    case 'timing':
+      return byRunUp(context, holder, `${path}.runUpS`, own)
+    default:
+      return ledger.derive(
+        cylinderInertia,
+        'inertiaKgM2',
+        naming('as a steel disc'),
+        { outerMm: outer, lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`) },
+        // That it is a full disc of steel is a planning value.
+        { planning: true },
+      )
+  }
+}
+
+/** By its run-up on rated torque to the top speed of the position used most, less rotor and pulleys. */
+function byRunUp(
+  { ledger, tables, main }: Before,
+  holder: Holder,
+  path: `survey.holders.${number}.runUpS`,
+  own: Own,
+): FigureState {
+  const name = holderName(holder)
+  const torqueNm = main?.torqueNm ?? noMain
+  const ownKgM2 = ledger.derive(
+    spindleInertia,
+    'inertiaKgM2',
+    named('stop.ownInertia', 'Inertia of rotor and pulleys, at the spindle', 'inertia'),
+    { loadKgM2: choice(0, 'Nothing on the spindle'), ...own },
+  )
+  const frictionNm = ledger.derive(
+    frictionShare,
+    'torqueNm',
+    named('stop.runUpFrictionNm', 'Friction during the run-up', 'torque'),
+    { torqueNm, share: choice(tables.planning.frictionShare.value, 'Share of torque') },
+    { planning: true, basis: () => 'typical' },
+  )
+  return ledger.derive(
+    runUpInertia,
+    'inertiaKgM2',
+    named(`holder.${holder.id}.inertia`, `Inertia of ${name}, by timing`, 'inertia'),
+    {
+      seconds: ledger.given(path, `${name}: run-up`),
+      speedRpm: main?.unloadedTopRpm ?? noMain,
+      torqueNm,
+      frictionNm,
+      ownKgM2,
+    },
+    { basis: () => 'measured' },
+  )
+}
