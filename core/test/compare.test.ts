@@ -202,7 +202,7 @@ describe('routes', () => {
     expect((kept?.[5]?.torqueNm ?? 0) / (small?.[5]?.torqueNm ?? 1)).toBeCloseTo(2, 6)
     // At the top both have the same.
     expect(kept?.at(-1)?.torqueNm).toBeCloseTo(small?.at(-1)?.torqueNm ?? 0, 6)
-    expect(numberOf(long.reversals[2]?.energyJ)).toBeCloseTo(3 * (numberOf(long.reversals[0]?.energyJ) ?? 0), 6)
+    expect(numberOf(long.reversals[2]?.energyJ)).toBeCloseTo(4 * (numberOf(long.reversals[0]?.energyJ) ?? 0), 6)
   })
   test('a price that is not typed leaves the cost unknown and names it', () => {
     const plan = applyPatch(demoPlan('gap-bed-lathe'), [set('route.drivePrice', undefined)])

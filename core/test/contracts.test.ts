@@ -10,7 +10,7 @@ import { rules } from '../src/rulebook/registry'
 import { stageIds, stages } from '../src/stages/stages'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlans } from './demoPlans'
-import { mistakes, soundPlan, spoiled } from './mistakes'
+import { beforeConverter, mistakes, soundPlan, spoiled } from './mistakes'
 
 /** Plans that bring out what neither the demo plans nor the mistakes have. */
 const further: readonly Plan[] = [
@@ -43,6 +43,17 @@ const further: readonly Plan[] = [
     set('motor.connection', 'high-star'),
     set('motor.highVoltageA', undefined),
   ),
+  // What spins by a timed run-up.
+  spoiled(set('survey.holders.1.inertiaFrom', 'timing'), set('survey.holders.1.runUpS', 4)),
+  // A box that is hot only half of the time.
+  spoiled(
+    set('installation.place', 'in-box'),
+    set('installation.boxWidthMm', 300),
+    set('installation.boxHeightMm', 400),
+    set('installation.boxDepthMm', 200),
+    set('installation.boxDuty', 'half'),
+  ),
+  spoiled(...beforeConverter),
 ]
 const plans: readonly Plan[] = [
   ...demoPlans.values(),

@@ -355,9 +355,9 @@ const edges: Edge[] = [
   [
     'a stop the drive just swallows',
     'drive.stop-trips',
-    [set('settings.chosen.decelerationS', 15)],
+    [set('settings.chosen.decelerationS', 12.7)],
     'none',
-    [set('settings.chosen.decelerationS', 14.8)],
+    [set('settings.chosen.decelerationS', 12.5)],
     'watch',
   ],
   [
@@ -377,11 +377,11 @@ const edges: Edge[] = [
     'stop',
   ],
   [
-    'a middle point a tenth over the line',
+    'a middle point over the line by more than the winding drops',
     'settings.middle-point',
-    [set('settings.inDrive.middleHz', 25), set('settings.inDrive.middleV', 126)],
+    [set('settings.inDrive.middleHz', 25), set('settings.inDrive.middleV', 134)],
     'none',
-    [set('settings.inDrive.middleHz', 25), set('settings.inDrive.middleV', 127)],
+    [set('settings.inDrive.middleHz', 25), set('settings.inDrive.middleV', 136)],
     'stop',
   ],
   [
@@ -527,7 +527,7 @@ const edges: Edge[] = [
     'half the seat’s torque',
     'controls.threaded-nose-stop',
     [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 1.7), set('settings.chosen.decelerationS', 30)],
-    'none',
+    'watch',
     [set('survey.spindleNose', 'threaded'), set('survey.seatTorqueNm', 1.5), set('settings.chosen.decelerationS', 30)],
     'stop',
   ],

@@ -140,10 +140,7 @@ const others: Record<string, Patch> = {
     set('drive.chopperV', 380),
   ],
   'a coast that was timed': [set('survey.coastS', 25)],
-  'a chuck whose inertia is timed': [
-    set('survey.holders.1.inertiaFrom', 'timing'),
-    set('survey.holders.1.runUpS', 4),
-  ],
+  'a chuck whose inertia is timed': [set('survey.holders.1.inertiaFrom', 'timing'), set('survey.holders.1.runUpS', 4)],
   'a resistor in full': [
     set('drive.resistor', { ohm: 100, ratedW: 200, peakW: 2000 }),
     set('controls.stopsPerHour', 12),

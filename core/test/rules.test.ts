@@ -212,6 +212,8 @@ describe('worked examples', () => {
     ],
     ['cutting.planned-torque', { torqueNm: 7.03, times: 2 }, { torqueNm: 14.06 }, 9],
     ['inertia.mass', { massKg: 23.12, outerMm: 250 }, { inertiaKgM2: 0.180625 }, 6],
+    ['drive.drawn-power', { powerW: 2200, outputA: 4.3, plateA: 8.6 }, { drawnW: 1100 }, 6],
+    ['drive.filter-fan', { lossW: 90, airflowM3PerH: 60, roomC: 30 }, { riseK: 8.955, insideC: 38.955 }, 3],
     ['inertia.rotor', { frameMm: 90, poles: 4 }, { inertiaKgM2: 0.003 }, 6],
     ['inertia.rotor', { frameMm: 114.3, poles: 2 }, { inertiaKgM2: 0.0072 }, 6],
     ['inertia.pulleys', { pulleys: [{ diameterMm: 200, widthMm: 26, turns: 2 }] }, { inertiaKgM2: 0.070573 }, 5],

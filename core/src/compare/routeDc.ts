@@ -136,8 +136,8 @@ export function reversals(plan: Plan, ledger: Ledger): Reversal[] {
     },
     {
       route: 'small-dc',
-      says: 'heats the armature if it is plugged: once to stop it and twice to turn it the other way; wait for standstill',
-      energyJ: stored('small-dc', 'Small DC drive: heat in the motor if reversed while turning', 3),
+      says: 'heats armature and resistor if it is plugged, three times to stop it and once to run it up again, and takes as much from the supply, half for each; wait for standstill',
+      energyJ: stored('small-dc', 'Small DC drive: heat in armature and resistor if reversed while turning', 4),
     },
   ]
 }

@@ -174,6 +174,30 @@ export const driveRuleWords = {
       cycleSeconds: 60,
     },
   },
+  'drive.drawn-power': {
+    title: 'Power that the drive’s output amps draw',
+    formula: 'P x min(1, I_out/I_plate)',
+    citation: 'At one flux power goes with amps; the drive’s limit holds the motor under its plate',
+    input: {
+      powerW: 'W, of the motor’s plate',
+      outputA: 'A, that the drive gives',
+      plateA: 'A, of the motor’s plate',
+    },
+    output: { drawnW: 'W, at the shaft at the most' },
+    example: { powerW: 2200, outputA: 4.3, plateA: 8.6 },
+  },
+  'drive.filter-fan': {
+    title: 'Heat in a box with a filter fan',
+    formula: 'rise = 2.98 P / (V/2): air of 1.2 kg/m3 and 1005 J/(kg K), half of it through a filter in use',
+    citation: 'Heat carried by air; that a filter in use passes half is a planning value',
+    input: {
+      lossW: 'W, given off in the box',
+      airflowM3PerH: 'm3/h, of the fan through its clean filter',
+      roomC: 'degrees C, outside',
+    },
+    output: { riseK: 'K, inside over outside', insideC: 'degrees C, inside' },
+    example: { lossW: 90, airflowM3PerH: 40, roomC: 30 },
+  },
   'drive.stop-without-resistor': {
     title: 'Shortest stop without a brake resistor',
     formula:

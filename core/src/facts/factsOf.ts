@@ -36,6 +36,7 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
   const stop = stopFacts({ ...context, supply, motor, drive, settings, speeds, installation, physics })
   const torque = inductionTorque({ ...context, motor, drive, settings, speeds, physics })
   const curve = torque && torqueCurve(torque)
+  const supplyUnit = supplyUnitFacts({ ...context, supply, drive })
   return {
     plan,
     tables,
@@ -48,8 +49,8 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
     installation,
     speeds,
     branchCircuit: branchCircuitFacts({ ...context, supply, drive }),
-    supplyUnit: supplyUnitFacts({ ...context, supply, drive }),
-    plugAndLead: plugAndLeadFacts({ ...context, supply, drive }),
+    supplyUnit,
+    plugAndLead: plugAndLeadFacts({ ...context, supply, drive, supplyUnit }),
     motorCable: motorCableFacts({ ...context, supply, motor, drive }),
     checks: checkFacts({ ...context, motor }),
     delta87Hz: delta87HzFacts({ ...context, motor, drive }),

@@ -1,4 +1,5 @@
 import { numberOf } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
 import { doesNotApply, good, isUnjudged, lacks, need, typed, waitsFor } from './answer'
 import { set } from '../plan'
 import { amps, hertz, newtonMetres, percent, message } from '../quantities'
@@ -99,6 +100,36 @@ export const driveFindings = [
             ? [{ label: message`The manual allows it: derate`, patch: [set('drive.singlePhasePermitted', true)] }]
             : [],
         path: 'drive.singlePhasePermitted',
+      }
+    },
+  ),
+
+  judgement(
+    {
+      id: 'drive.rectifier',
+      asks: 'Rectifier fed by one phase',
+      stage: 'drive',
+      chainLink: 'drive',
+      by: 'buying',
+      danger: true,
+    },
+    ({ plan, drive }) => {
+      if (plan.drive.input === undefined || plan.supply.phases === undefined)
+        return waitsFor(typed('drive.input', plan.drive.input), typed('supply.phases', plan.supply.phases))
+      if (!drive.onOnePhase) return doesNotApply('The drive has the phases it is made for')
+      if (plan.drive.singlePhasePermitted === false) return doesNotApply('It may not stand on one phase at all')
+      const known = need(drive.computedInputA, typed('drive.ratedInputA', plan.drive.ratedInputA))
+      if (isUnjudged(known)) return known
+      const [inputA, plateA] = known
+      const figures: FigureId[] = ['drive.computedInputA']
+      if (inputA <= plateA) return good(message`${amps(inputA)} through a rectifier of ${amps(plateA)}.`, { figures })
+      return {
+        severity: 'stop',
+        title: message`One phase asks too much of the rectifier`,
+        says: message`At full load it takes ${amps(inputA)} through two legs; its plate is ${amps(plateA)} through three.`,
+        why: 'Four of its six diodes carry everything, and they and the capacitors are made for the plate. A larger drive, or a smaller motor.',
+        figures,
+        path: 'drive.ratedInputA',
       }
     },
   ),

@@ -1,14 +1,16 @@
+import { filterFan } from '../drive'
 import { ingressOf, letsIn } from '../facts/drive/ingress'
 import { doesNotApply, good, isUnjudged, lacks, need, typed } from './answer'
 import { numberOf } from '../facts/figure'
 import { hazards, set, type Plan } from '../plan'
 import { amount, amps, listed, percent, message, volts, type Message } from '../quantities'
-import { judgement, type Remedy } from './finding'
+import { findingId, judgement, type Remedy } from './finding'
 
 const RATED_AIR_C = 40
 /** Above this the drive's capacitors do not live. */
 const COOKS_C = 60
 const STEP_MM = 50
+const FAN_STEP = 20
 /** Over this an earth that is only plugged is not enough (IEC 61800-5-1). */
 const LEAKAGE_A = 0.0035
 /** Earths that are: wired in, and by an industrial plug. */
@@ -42,6 +44,21 @@ function largerBox({ installation }: Plan, riseK: number, allowedK: number): Rem
         set('installation.boxHeightMm', height),
         set('installation.boxDepthMm', depth),
       ],
+    },
+  ]
+}
+
+/** A filter fan that keeps the rise, in steps of 20 m³/h; not where dust or wet would come in through it. */
+function fanFor({ survey, installation }: Plan, lossW: number | undefined, allowedK: number): Remedy[] {
+  if (lossW === undefined || allowedK <= 0 || survey.hazards.length > 0) return []
+  const one = filterFan.run({ lossW, airflowM3PerH: FAN_STEP, roomC: 0 })
+  if (!one.ok) return []
+  const flow = Math.ceil((1.1 * one.value.riseK) / allowedK) * FAN_STEP
+  if (flow > 1000 || flow <= (installation.filterFanM3PerH ?? 0)) return []
+  return [
+    {
+      label: message`A filter fan of ${amount('airflow', flow)}`,
+      patch: [set('installation.filterFanM3PerH', flow)],
     },
   ]
 }
@@ -80,9 +97,13 @@ export const installationFindings = [
       return {
         severity: airC > COOKS_C ? 'stop' : 'watch',
         title: message`The drive cooks in its box`,
-        says: message`At full load it gives off ${amount('power', numberOf(installation.lossW) ?? 0)}; the air in the closed box rises by ${amount('temperatureRise', riseK)} to ${amount('temperature', airC)}. It is made for ${amount('temperature', ratedC)}.`,
+        says: message`At full load it gives off ${amount('power', numberOf(installation.lossW) ?? 0)}; the air in the box rises by ${amount('temperatureRise', riseK)} to ${amount('temperature', airC)}. It is made for ${amount('temperature', ratedC)}.${plan.installation.boxDuty === undefined ? ' It is planned for full load all day: say how long it runs.' : ''}`,
         why: 'Every ten kelvin halve the life of its capacitors, and it trips in the middle of a cut. A hole in the box lets the dust in.',
-        remedies: [...largerBox(plan, riseK, ratedC - (airC - riseK)), apart],
+        remedies: [
+          ...largerBox(plan, riseK, ratedC - (airC - riseK)),
+          ...fanFor(plan, numberOf(installation.lossW), ratedC - (airC - riseK)),
+          apart,
+        ],
         figures: ['installation.insideC', 'installation.riseK', 'installation.lossW'],
         path: 'installation.boxHeightMm',
       }
@@ -164,6 +185,8 @@ export const installationFindings = [
         return good(message`${amps(outputA)}, all of its plate.`, { figures: ['drive.outputA'] })
       return {
         severity: 'note',
+        // The heat of its box is told there.
+        ...(plan.installation.place === 'in-box' ? { follows: findingId('installation.box-hot') } : {}),
         title: message`The drive gives less where it hangs`,
         says: message`For its carrier, the height and the heat ${percent(outputA / plateA)} of its plate is left: ${amps(outputA)} of ${amps(plateA)}.`,
         why: 'These are planning values; the manual has tables of its own, and they rule.',

@@ -196,4 +196,73 @@ export const motorSpeedFindings = [
       }
     },
   ),
+
+  judgement(
+    {
+      id: 'motor.liquid-flow',
+      asks: 'Flow of the cooling liquid',
+      stage: 'motor',
+      chainLink: 'motor',
+      by: 'first-spin',
+      danger: true,
+    },
+    ({ plan }) => {
+      const { cooling } = plan.motor
+      if (cooling === undefined) return lacks('motor.cooling')
+      if (cooling !== 'liquid-or-none') return doesNotApply('Air cools it')
+      switch (plan.installation.flowInterlock) {
+        case undefined:
+          return lacks('installation.flowInterlock')
+        case 'no-liquid':
+          return doesNotApply('No liquid cools it')
+        case 'stops-it':
+          return good(message`A flow switch stops it.`)
+        case 'none':
+          return {
+            severity: 'stop',
+            title: message`Nothing stops the spindle when its liquid does`,
+            says: message`A hose off, a pump left out, a frozen line: it runs on without cooling.`,
+            why: 'Its winding and bearings are gone in minutes, and the drive’s overload, which counts amps, does not see it.',
+            remedies: [
+              {
+                label: message`Wire a flow switch that stops it`,
+                patch: [set('installation.flowInterlock', 'stops-it')],
+              },
+            ],
+            path: 'installation.flowInterlock',
+          }
+      }
+    },
+  ),
+
+  judgement(
+    {
+      id: 'motor.spindle-lowest',
+      asks: 'Lowest hertz of a spindle motor',
+      stage: 'speeds',
+      chainLink: 'motor',
+      by: 'first-spin',
+    },
+    ({ plan, motor, settings, tables }) => {
+      if (plan.motor.kind !== 'high-frequency') return doesNotApply('It is no motor for hundreds of hertz')
+      const known = need(settings.minimumHz, motor.frequencyHz)
+      if (isUnjudged(known)) return known
+      const [low, plateHz] = known
+      const least = Math.ceil(plateHz * tables.planning.lowestHertzHighFrequency.value)
+      if (low >= least * 0.99) return good(message`${hertz(low)}; a quarter of its plate is ${hertz(least)}.`)
+      return {
+        severity: 'watch',
+        title: message`Slower than a spindle motor likes`,
+        says: message`The plan goes down to ${hertz(low)}; under ${hertz(least)}, a quarter of its plate, it has little torque and its bearings little oil, by a planning value.`,
+        why: 'It draws its amps and gives no torque: it stalls in the cut and heats. Its maker’s lowest rules.',
+        remedies: [
+          {
+            label: message`Raise the lowest hertz to ${hertz(least)}`,
+            patch: [set('settings.chosen.minimumHz', least), set('settings.inDrive.minimumHz', undefined)],
+          },
+        ],
+        path: 'settings.chosen.minimumHz',
+      }
+    },
+  ),
 ]

@@ -1,4 +1,6 @@
-import { doesNotApply, good, isUnjudged, lacks, need } from './answer'
+import { numberOf } from '../facts/figure'
+import { boostLimit } from '../motor'
+import { doesNotApply, ended, good, isUnjudged, lacks, need } from './answer'
 import { fieldAt, set, setSetting, type SettingId } from '../plan'
 import { amount, printQuantity, message } from '../quantities'
 import { judgement } from './finding'
@@ -23,7 +25,7 @@ export const settingFindings = [
       by: 'first-spin',
       danger: true,
     },
-    ({ plan, motor }) => {
+    ({ plan, motor, physics }) => {
       const { middleHz, middleV } = plan.settings.inDrive
       if (middleHz === undefined && middleV === undefined) return doesNotApply('No middle point was read in the drive')
       if (middleHz === undefined) return lacks('settings.inDrive.middleHz')
@@ -34,6 +36,14 @@ export const settingFindings = [
       if (middleHz >= plateHz) return doesNotApply('The point lies above the plate’s hertz')
       const line = (plateV * middleHz) / plateHz
       const k = middleV / line
+      // What the winding itself drops at rated amps, line to line: an ordinary boost at few hertz.
+      const [r1Ohm, plateA] = [numberOf(physics.statorOhm), numberOf(motor.plateCurrentA)]
+      const drop = r1Ohm === undefined || plateA === undefined ? undefined : Math.sqrt(3) * r1Ohm * plateA
+      if (k > 1.1 && drop !== undefined && middleV <= line + drop * 1.05)
+        return good(
+          message`${amount('voltage', middleV)} at ${amount('frequency', middleHz)}: the line gives ${amount('voltage', line)}, and the winding drops ${amount('voltage', drop)} at its rated amps.`,
+          { figures: ['motor.statorOhm'] },
+        )
       if (k >= 0.9 && k <= 1.1)
         return good(message`${amount('voltage', middleV)} where the line gives ${amount('voltage', line)}.`)
       return {
@@ -51,6 +61,50 @@ export const settingFindings = [
           },
         ],
         path: 'settings.inDrive.middleV',
+      }
+    },
+  ),
+
+  judgement(
+    {
+      id: 'settings.boost',
+      asks: 'Boost at standstill',
+      stage: 'settings',
+      chainLink: 'motor',
+      by: 'on-machine',
+      danger: true,
+    },
+    ({ plan, motor, physics }) => {
+      const { boostV } = plan.settings.inDrive
+      if (boostV === undefined) return doesNotApply('No boost was read in the drive')
+      const known = need(physics.statorOhm, motor.plateCurrentA)
+      if (isUnjudged(known)) return known
+      const [r1Ohm, ratedCurrentA] = known
+      const made = boostLimit.run({ boostV, r1Ohm, ratedCurrentA })
+      if (!made.ok) return ended('The boost lies outside what the rule is for')
+      const { currentA, permitted } = made.value
+      const most = Math.floor(Math.sqrt(3) * r1Ohm * ratedCurrentA)
+      if (permitted)
+        return good(
+          message`${amount('voltage', boostV)} drive ${amount('current', currentA)} through a motor that stands; its plate is ${amount('current', ratedCurrentA)}.`,
+          { figures: ['motor.statorOhm'] },
+        )
+      return {
+        severity: currentA > 1.5 * ratedCurrentA ? 'stop' : 'watch',
+        title: message`The boost overheats a motor that stands or creeps`,
+        says: message`${amount('voltage', boostV)} drive ${amount('current', currentA)} through it where its plate is ${amount('current', ratedCurrentA)}.`,
+        why: 'At few hertz only the winding’s resistance holds the amps, and its fan hardly turns.',
+        remedies:
+          most >= 1
+            ? [
+                {
+                  label: message`Lower it to ${amount('voltage', most)}`,
+                  patch: [set('settings.inDrive.boostV', most)],
+                },
+              ]
+            : [],
+        figures: ['motor.statorOhm'],
+        path: 'settings.inDrive.boostV',
       }
     },
   ),

@@ -104,6 +104,39 @@ export const supplyUnitFindings = [
 
   judgement(
     {
+      id: 'supply-unit.transformer',
+      asks: 'Transformer’s own earth and protection',
+      stage: 'drive',
+      chainLink: 'wall',
+      by: 'first-power',
+      danger: true,
+    },
+    ({ plan, supplyUnit, supply }) => {
+      if (supplyUnit.kind !== 'transformer') return doesNotApply('No transformer stands between')
+      const known = need(typed('supply.earthing', plan.supply.earthing), supply.breakerA)
+      if (isUnjudged(known)) return known
+      const [earthing, breakerA] = known
+      if (earthing !== 'unbonded' && earthing !== 'floating')
+        return good(message`One point of its winding is earthed, and a breaker of ${amps(breakerA)} stands behind it.`)
+      return {
+        severity: 'stop',
+        title: message`The transformer’s output is earthed nowhere`,
+        says: message`One point of the winding that feeds the drive must be bonded to earth, once, at the transformer.`,
+        why: 'Without it the first fault to the frame trips nothing, and the whole machine may stand at line volts; a drive’s filter and varistors stand against volts that they are not made for.',
+        remedies: [
+          {
+            label: message`One point is bonded to earth`,
+            patch: [set('supply.earthing', 'earthed')],
+            mains: true,
+          },
+        ],
+        path: 'supply.earthing',
+      }
+    },
+  ),
+
+  judgement(
+    {
       id: 'supply-unit.wall-breaker',
       asks: 'Breaker behind converter or transformer',
       stage: 'survey',

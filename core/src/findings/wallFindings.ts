@@ -2,13 +2,23 @@ import { DOUBLER_MOST_V } from '../data/doubler'
 import { isUnjudged, need, good, doesNotApply, lacks, typed, waitsFor } from './answer'
 import { isKnown, numberOf } from '../facts/figure'
 import { set } from '../plan'
-import { amount, amps, hertz, message, volts } from '../quantities'
+import type { Facts } from '../facts/facts'
+import { amount, amps, hertz, message, volts, type Message } from '../quantities'
 import { judgement, type Answer } from './finding'
 
 /** From this often the motor's amps on, a breaker before a drive whose manual is silent is too large. */
 const UPSTREAM = 2.5
 /** A printed input stands this much over and under what it prints. */
 const INPUT_WITHIN = 0.1
+
+/** What the cable would have to be for the breaker that the drive asks for, where another is there. */
+function forAsked({ askedMm2, protectionA }: Facts['branchCircuit']): Message {
+  const [area, asked] = [askedMm2 && numberOf(askedMm2), numberOf(protectionA)]
+  return area === undefined || asked === undefined
+    ? message``
+    : message` For the ${amps(asked)} that the drive asks for it would be ${amount('area', area)}.`
+}
+
 /** Under this share of what it is made for, a drive is of another class of volts. */
 const OTHER_CLASS = 0.75
 
@@ -155,13 +165,16 @@ export const wallFindings = [
       if (isUnjudged(known)) return known
       const [needed, there] = known
       if (there >= needed * 0.98)
-        return good(message`${amount('area', there)} where ${amount('area', needed)} is the least.`, {
-          figures: ['supply.neededMm2', 'supply.drop'],
-        })
+        return good(
+          message`${amount('area', there)} where ${amount('area', needed)} is the least.${forAsked(branchCircuit)}`,
+          {
+            figures: ['supply.neededMm2', 'supply.drop'],
+          },
+        )
       return {
         severity: 'stop',
         title: message`The cable is too light`,
-        says: message`For a ${amps(numberOf(supply.breakerA) ?? numberOf(drive.inputA) ?? 0)} circuit of this length it must be ${amount('area', needed)}; there is ${amount('area', there)}.`,
+        says: message`For a ${amps(numberOf(supply.breakerA) ?? numberOf(drive.inputA) ?? 0)} circuit of this length it must be ${amount('area', needed)}; there is ${amount('area', there)}.${forAsked(branchCircuit)}`,
         why: 'The single-phase side carries far more amps than the motor’s three. A light cable or extension lead runs hot where nobody looks.',
         figures: ['supply.neededMm2', 'supply.drop'],
         path: 'supply.cableMm2',

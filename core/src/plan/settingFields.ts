@@ -62,6 +62,13 @@ export const furtherFields = {
   fixedStartHz: quantity('frequency', 'Fixed starting hertz', 0, 1500),
   skipHz: quantity('frequency', 'Skipped, middle', 0.5, 1500, 'A band the drive passes through without staying'),
   skipBandHz: quantity('frequency', 'Skipped, to each side', 0.1, 100),
+  boostV: quantity(
+    'voltage',
+    'Boost at standstill',
+    0.1,
+    725,
+    'Volts at no hertz; per cent of the motor volts where the drive asks so',
+  ),
   middleHz: quantity('frequency', 'V/f middle point, hertz', 0.5, 1500, 'Where the drive has one'),
   middleV: quantity('voltage', 'V/f middle point, volts', 0.5, 725, 'Where the drive has one'),
 } as const

@@ -43,6 +43,7 @@ export const supplyUnits = {
 
 export type SupplyUnit = keyof typeof supplyUnits
 
+export const leadSides = { wall: 'Before it, at the wall', drive: 'Behind it, at the drive' } as const
 export const plugKinds = { household: 'Of the household', industrial: 'Industrial, round' } as const
 export const fixings = { fixed: 'Wired in', plug: 'Plug and socket' } as const
 
@@ -103,6 +104,7 @@ export const supplySchema = z.strictObject({
     'drive',
     quantity('area', 'Wire in the extension lead', 0.5, 16, 'Of each conductor: “1.5 mm²”, “14 AWG”'),
   ),
+  leadSide: on('drive', choice('Plug and extension lead lie', leadSides, 'Amps and volts are others on the two sides')),
   extensionCoiled: on('drive', yesNo('Used rolled up', 'On its drum or in a coil')),
   isolatorInReach: yesNo(
     'Isolator within reach of the machine',

@@ -153,6 +153,13 @@ export const dimensions = {
     digits: 3,
     decimals: 1,
   },
+  airflow: {
+    called: 'an air flow',
+    units: [unit('m³/h', 1, ['m3/h', 'cbm/h', 'm3h']), unit('cfm', 1.6990108, ['ft3/min', 'ft³/min'])],
+    shown: { metric: 'm³/h', imperial: 'cfm' },
+    digits: 3,
+    decimals: 0,
+  },
   force: {
     called: 'a force',
     units: [unit('N', 1), unit('kN', 1000), unit('lbf', KG_PER_LB * STANDARD_GRAVITY, ['lb force', 'pounds force'])],

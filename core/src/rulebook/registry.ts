@@ -49,6 +49,8 @@ const all = [
   drive.derating,
   drive.heatLoss,
   drive.enclosureHeat,
+  drive.filterFan,
+  drive.drawnPower,
   drive.busRipple,
   drive.rampTime,
   drive.brakeResistor,

@@ -1,6 +1,7 @@
 import { evaluate } from '../evaluate/evaluate'
 import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
-import type { Plan } from '../plan'
+import type { JudgementId } from '../findings/judge'
+import { applyPatch, type Plan } from '../plan'
 import type { Wanted } from '../facts/spindle/jobOn'
 import { JobTables, TrainJudge, wayIndex } from './judgeTrain'
 import { firstDifference as differsIn, ranking, type Ranked } from './rank'
@@ -8,6 +9,7 @@ import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace } 
 import type { TrainChoice } from './trains'
 import { pairing, type Unfit, type Variant } from './variant'
 import type { SearchCriteria } from './searchCriteria'
+import { takeCombination } from './takeCombination'
 
 /** One combination, as it is shown and as it can be taken over. */
 export interface Combination extends Ranked {
@@ -33,6 +35,8 @@ export interface SearchState {
   /** Combinations that fit but break a criterion. */
   overBudget: number
   lostJobs: number
+  /** Combinations that do their jobs and that the findings still speak against: a belt too fast, too weak or shaking. */
+  unsound: number
 }
 
 /** What a plan asks, as the search takes it. */
@@ -54,6 +58,18 @@ export function askedOf(plan: Plan): Asked {
 }
 
 const SHOWN = 12
+
+/** Judgements that a train must pass beside doing its jobs: none at all of a belt, no stop of the motor. */
+const ofBelts: ReadonlySet<string> = new Set<JudgementId>(['belts.over-speed', 'belts.too-weak', 'spindle.resonance'])
+const ofMotor: ReadonlySet<string> = new Set<JudgementId>(['motor.over-safe-speed', 'motor.past-pull-out'])
+
+/** Whether the findings have nothing against it: asked only of what would be shown, for each asks a whole evaluation. */
+function isSound(plan: Plan, found: Combination): boolean {
+  return !evaluate(applyPatch(plan, takeCombination(plan, found))).findings.some((f) => {
+    const id = f.id.split('/')[0] ?? ''
+    return (ofBelts.has(id) && f.severity !== 'note') || (ofMotor.has(id) && f.severity === 'stop')
+  })
+}
 
 /** The cell of the widest knob; undefined where the pair stands no hertz at all. */
 function widestCell(judge: TrainJudge, { topHz, bottomHz }: Variant): number | undefined {
@@ -104,7 +120,9 @@ export function* search(
     unfit: {},
     overBudget: 0,
     lostJobs: 0,
+    unsound: 0,
   }
+  const sound = new Map<TrainChoice, Map<string, boolean>>()
   for (const [m, motor] of space.motors.entries())
     for (const [d, drive] of space.drives.entries()) {
       const variant = pairs(motor, drive)
@@ -116,6 +134,7 @@ export function* search(
   return state
 
   function judgePair(variant: Variant, first: number): void {
+    sound.clear()
     const judge = new TrainJudge(variant, tables, limitRpm)
     const widest = widestCell(judge, variant)
     for (const [k, train] of space.trains.entries()) {
@@ -164,11 +183,25 @@ export function* search(
         const better = !best || compare(score, best) < 0
         if (!better && !onFrontToo) continue
         const found: Combination = Object.assign(score, { motor, drive, train, topHz, bottomHz, inputA })
+        // What would not be shown need not be asked about.
+        const last = state.best[SHOWN - 1]
+        if ((onFrontToo || !last || compare(found, last) < 0) && !isSoundAt(found)) continue
         if (better) best = found
         if (onFrontToo) onFront(found)
       }
     }
     return best
+  }
+
+  /** Of one train between one pair of hertz, remembered: the search comes by it again and again. */
+  function isSoundAt(found: Combination): boolean {
+    const key = `${found.topHz} ${found.bottomHz}`
+    const known = sound.get(found.train) ?? new Map<string, boolean>()
+    sound.set(found.train, known)
+    const told = known.get(key) ?? isSound(plan, found)
+    known.set(key, told)
+    if (!told) state.unsound += 1
+    return told
   }
 
   /** Whether the best that this train could be between any hertz is already beaten. */

@@ -2,7 +2,8 @@ import { fluxLimits } from '../data/fluxLimits'
 import { takeDrive, takeMotor } from '../plan/takePlate'
 import { plateOf, voltsFor } from '../motor/leadConnections'
 import { planningValues } from '../data/planningValues'
-import { evaluate } from '../evaluate/evaluate'
+import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import type { JudgementId } from '../findings/judge'
 import type { FigureId } from '../facts/figureId'
 import { torqueCurve, type TorqueCurve } from '../facts/motor/torqueCurve'
 import { motorCeilingHz } from '../facts/settings/highestHertz'
@@ -13,7 +14,23 @@ import type { DriveChoice, MotorChoice, SearchSpace } from './space'
 import type { SearchCriteria } from './searchCriteria'
 
 /** Why a motor and drive do not go together here, or in this shop. */
-export type Unfit = 'volts' | 'amps' | 'breaker' | 'room' | 'unknown'
+export type Unfit = 'volts' | 'amps' | 'wall' | 'breaker' | 'room' | 'unknown'
+
+/** Judgements by which a drive cannot stand on this wall, or give these amps. */
+const ofWall: ReadonlySet<JudgementId> = new Set<JudgementId>([
+  'wall.drive-input-volts',
+  'wall.doubler',
+  'drive.three-phase-input-on-one',
+  'drive.rectifier',
+  'supply-unit.static-converter',
+])
+const ofAmps: ReadonlySet<JudgementId> = new Set<JudgementId>(['drive.output-too-small'])
+
+/** Less than this share of the motor's amps is no drive for it, whatever else holds. */
+const LEAST_SHARE = 0.9
+
+const stopsBy = ({ findings }: Evaluation, judgements: ReadonlySet<string>): boolean =>
+  findings.some((f) => f.severity === 'stop' && judgements.has(f.id.split('/')[0] ?? ''))
 
 /** One motor, linked one way, on one drive: what holds for every train and every hertz. */
 export interface Variant {
@@ -62,7 +79,7 @@ export function pairing(plan: Plan, space: SearchSpace, criteria: SearchCriteria
     // Whatever is taken off a drive's amps, there are never more than its plate has.
     const plateA = plateOf(motor.connection).plate === 'high' ? motor.plate.highVoltageA : motor.plate.lowVoltageA
     const { ratedOutputA } = drive.plate
-    if (plateA !== undefined && ratedOutputA !== undefined && ratedOutputA < plateA) return 'amps'
+    if (plateA !== undefined && ratedOutputA !== undefined && ratedOutputA < plateA * LEAST_SHARE) return 'amps'
     return variantOf(bare, motor, drive, space, criteria)
   }
 }
@@ -99,7 +116,8 @@ function variantOf(
   )
     return 'unknown'
   if (flux < fluxLimits.weak || flux > fluxLimits.warm) return 'volts'
-  if (outputA < plateA) return 'amps'
+  if (stopsBy(evaluation, ofWall)) return 'wall'
+  if (outputA < plateA * LEAST_SHARE || stopsBy(evaluation, ofAmps)) return 'amps'
   if (inputA === undefined) return 'unknown'
   const breakerA = plan.supply.breakerA
   if (criteria.withinBreaker && breakerA !== undefined && inputA > breakerA) return 'breaker'

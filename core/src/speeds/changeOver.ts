@@ -92,7 +92,7 @@ function ramps(
     busCapacitanceF: value('drive.busFarad') ?? value('drive.typicalBusFarad'),
     busV: value('drive.busV'),
     tripV: value('drive.tripV') ?? value('drive.typicalTripV'),
-    lossW: value('drive.lossW'),
+    lossW: value('stop.lossW'),
     torqueNm: leastNm,
   })
   const byThread = threadStop(plan, value, speedRpm)

@@ -27,7 +27,8 @@ export function driveFacts(context: Before): DriveFacts {
   const { plan, ledger, supply } = context
   const doubler = choice(plan.drive.doubler ?? false, 'Doubles the voltage')
   const onOnePhase = plan.drive.input === '3' && plan.supply.phases === 1
-  const computedInputA = computedInput(context)
+  const outputA = output(context, onOnePhase)
+  const computedInputA = computedInput(context, outputA)
   return {
     ceilingV: ledger.derive(
       rules.ceilingVoltage,
@@ -39,7 +40,7 @@ export function driveFacts(context: Before): DriveFacts {
       supplyV: supply.feedV,
       doubler,
     }),
-    outputA: output(context, onOnePhase),
+    outputA,
     onOnePhase,
     computedInputA,
     inputA: circuitInput(context, computedInputA),
@@ -83,7 +84,8 @@ function onePhaseOutput({ plan, ledger, tables }: Before, ratedOutputA: FigureSt
   })
 }
 
-function computedInput({ plan, ledger, tables, supply, motor, installation }: Before): FigureState {
+function computedInput(context: Before, outputA: FigureState): FigureState {
+  const { plan, ledger, tables, supply, motor, installation } = context
   const { truePowerFactorThreePhase, truePowerFactorSinglePhase, truePowerFactorDoubler } = tables.planning
   const onOne = plan.drive.doubler === true ? truePowerFactorDoubler : truePowerFactorSinglePhase
   const lambda = numberOf(supply.feedPhases) === 3 ? truePowerFactorThreePhase : onOne
@@ -92,7 +94,7 @@ function computedInput({ plan, ledger, tables, supply, motor, installation }: Be
     'currentA',
     named('drive.computedInputA', 'Input amps at full load', 'current'),
     {
-      shaftW: ledger.given('motor.powerW'),
+      shaftW: drawn(context, outputA),
       motorEfficiency: motor.efficiency,
       driveEfficiency: installation.driveEfficiency,
       supplyV: supply.feedV,
@@ -105,6 +107,18 @@ function computedInput({ plan, ledger, tables, supply, motor, installation }: Be
       ),
     },
   )
+}
+
+/** The motor's power, or as much of it as the drive's output amps can draw. */
+function drawn({ ledger, motor }: Before, outputA: FigureState): FigureState {
+  const powerW = ledger.given('motor.powerW')
+  const [output, plate] = [numberOf(outputA), numberOf(motor.plateCurrentA)]
+  if (!isKnown(powerW) || output === undefined || plate === undefined || output >= plate || output === 0) return powerW
+  return ledger.derive(rules.drawnPower, 'drawnW', named('drive.drawnW', 'Power that its output amps draw', 'power'), {
+    powerW,
+    outputA,
+    plateA: motor.plateCurrentA,
+  })
 }
 
 /** The larger of the computed input and the plate's; where neither is known, it waits for what the computed one waits for. */

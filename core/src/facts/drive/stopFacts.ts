@@ -198,7 +198,7 @@ const NO_LOAD_COUNTED = 0.5
 /** What swallows a stop beside the capacitors: the drive's standing loss, and half of the motor's friction and fan. */
 function standingLoss({ ledger, tables, physics }: Before): FigureState {
   const { value, citation } = tables.planning.driveStandingLossW
-  const naming = named('drive.lossW', 'Standing loss of drive and motor', 'power')
+  const naming = named('stop.lossW', 'Standing loss of drive and motor', 'power')
   const { rotationalLossW } = physics
   return ledger.typical(
     naming,

@@ -13,6 +13,8 @@ export interface BranchCircuitFacts {
   earthLeakageType: 'F' | 'B' | undefined
   /** Smallest conductor for the breaker that is there, or else for the rating asked for. */
   cableMm2: FigureState
+  /** The same for the rating asked for, where the breaker that is there is another. */
+  askedMm2: FigureState | undefined
   drop: FigureState
 }
 
@@ -72,7 +74,7 @@ function cableFacts(
   { plan, ledger, tables, supply, drive }: Knowing<{ supply: SupplyFacts; drive: DriveFacts }>,
   region: 'iec' | 'nec' | undefined,
   asked: FigureState,
-): Pick<BranchCircuitFacts, 'cableMm2' | 'drop'> {
+): Pick<BranchCircuitFacts, 'cableMm2' | 'askedMm2' | 'drop'> {
   const size = named('supply.neededMm2', 'Smallest conductor for it', 'area')
   const drop = named('supply.drop', 'Lost along the cable at full load', 'fraction')
   const lengthM = ledger.given('supply.cableM')
@@ -88,32 +90,43 @@ function cableFacts(
   const protectionA =
     isKnown(supply.breakerA) && (numberOf(drive.inputA) ?? 0) <= supply.breakerA.value ? supply.breakerA : asked
   if (missing.some((r) => !isKnown(r)) || !region || !laying)
-    return { cableMm2: ledger.block(size, missing), drop: ledger.block(drop, missing) }
+    return { cableMm2: ledger.block(size, missing), askedMm2: undefined, drop: ledger.block(drop, missing) }
   const { ambientC, maximumDrop } = tables.planning
+  const laid = {
+    lengthM,
+    system: choice(region === 'iec' ? 'metric' : 'awg', 'Sizes'),
+    method: choice(methods[region][laying], 'How it is laid'),
+    ambientC: ledger.givenOr('supply.ambientC', () =>
+      ledger.typical(
+        named('supply.typicalAmbientC', 'Hottest around the cable', 'temperature'),
+        ambientC.value,
+        ambientC.citation,
+      ),
+    ),
+    phases: supply.feedPhases,
+    voltageV: supply.feedV,
+    maxDropPercent: {
+      raw: maximumDrop.value * 100,
+      shown: `${maximumDrop.value * 100} %`,
+      label: 'Most that may be lost',
+    },
+  }
   const made = ledger.compute(
     cable,
     { areaMm2: size, dropFraction: drop },
-    {
-      loadA: drive.inputA,
-      protectionA,
-      lengthM,
-      system: choice(region === 'iec' ? 'metric' : 'awg', 'Sizes'),
-      method: choice(methods[region][laying], 'How it is laid'),
-      ambientC: ledger.givenOr('supply.ambientC', () =>
-        ledger.typical(
-          named('supply.typicalAmbientC', 'Hottest around the cable', 'temperature'),
-          ambientC.value,
-          ambientC.citation,
-        ),
-      ),
-      phases: supply.feedPhases,
-      voltageV: supply.feedV,
-      maxDropPercent: {
-        raw: maximumDrop.value * 100,
-        shown: `${maximumDrop.value * 100} %`,
-        label: 'Most that may be lost',
-      },
-    },
+    { loadA: drive.inputA, protectionA, ...laid },
   )
-  return { cableMm2: made.areaMm2, drop: made.dropFraction }
+  const another = isKnown(asked) && isKnown(protectionA) && asked.value !== protectionA.value
+  return {
+    cableMm2: made.areaMm2,
+    askedMm2: another
+      ? ledger.derive(
+          cable,
+          'areaMm2',
+          named('supply.neededAskedMm2', 'Smallest conductor for the breaker asked for', 'area'),
+          { loadA: drive.inputA, protectionA: asked, ...laid },
+        )
+      : undefined,
+    drop: made.dropFraction,
+  }
 }

@@ -5,8 +5,12 @@ import { choice, named, unknownField } from '../ledger'
 import { regionOf } from './branchCircuitFacts'
 import type { DriveFacts } from '../drive/driveFacts'
 import type { SupplyFacts } from './supplyFacts'
+import type { SupplyUnitFacts } from './supplyUnitFacts'
 
 export interface PlugAndLeadFacts {
+  /** Amps through plug and lead, and the breaker before them: of the wall, or of what stands between it and the drive. */
+  loadA: FigureState
+  breakerA: FigureState
   /** What the plug carries for hours, and whether that is enough and protected. */
   plugA: FigureState | undefined
   plugPermitted: boolean | undefined
@@ -16,23 +20,42 @@ export interface PlugAndLeadFacts {
   extensionPermitted: boolean | undefined
 }
 
+type Before = Knowing<{ supply: SupplyFacts; drive: DriveFacts; supplyUnit: SupplyUnitFacts }>
+
+/** What goes through plug and lead: the drive's amps, or those of the wall before a transformer or converter. */
+function lyingOn({ plan, ledger, supply, drive, supplyUnit }: Omit<Before, 'tables'>) {
+  const behind = {
+    loadA: drive.inputA,
+    voltageV: supply.feedV,
+    phases: supply.feedPhases,
+    breakerA: supply.breakerA,
+  }
+  if (!supplyUnit.wallA || plan.supply.leadSide === 'drive') return behind
+  if (plan.supply.leadSide === undefined) {
+    const asked = unknownField('supply.leadSide', 'Where plug and lead lie')
+    return { ...behind, loadA: asked }
+  }
+  return {
+    loadA: supplyUnit.wallA,
+    voltageV: ledger.given('supply.wallVoltageV'),
+    phases: supplyUnit.kind === 'transformer' ? supply.phases : choice(1, 'Phases at the wall'),
+    breakerA: ledger.given('supply.wallBreakerA'),
+  }
+}
+
 /** Plug, socket and extension lead between the wall and the drive. */
-export function plugAndLeadFacts({
-  plan,
-  ledger,
-  supply,
-  drive,
-}: Knowing<{ supply: SupplyFacts; drive: DriveFacts }>): PlugAndLeadFacts {
+export function plugAndLeadFacts({ plan, ledger, supply, drive, supplyUnit }: Before): PlugAndLeadFacts {
   const region = regionOf(plan)
+  const { loadA, voltageV, phases, breakerA } = lyingOn({ plan, ledger, supply, drive, supplyUnit })
   const plugged =
     plan.supply.plugOrFixed === 'plug'
       ? ledger.compute(
           plug,
           { carriesA: named('supply.plugCarriesA', 'Plug and socket carry for hours', 'current') },
           {
-            loadA: drive.inputA,
+            loadA,
             plugA: ledger.given('supply.plugA'),
-            breakerA: isKnown(supply.breakerA) ? supply.breakerA : undefined,
+            breakerA: isKnown(breakerA) ? breakerA : undefined,
             region: region
               ? choice(region, 'Rules of the land')
               : { ...unknownField('supply.frequencyHz', 'Rules of the land'), id: 'supply.region' },
@@ -49,15 +72,17 @@ export function plugAndLeadFacts({
             dropFraction: named('supply.extensionDrop', 'Lost along the extension lead', 'fraction'),
           },
           {
-            loadA: drive.inputA,
+            loadA,
             lengthM: ledger.given('supply.extensionM'),
             areaMm2: ledger.given('supply.extensionMm2'),
             coiled: choice(plan.supply.extensionCoiled ?? false, 'Used rolled up'),
-            voltageV: supply.feedV,
-            phases: supply.feedPhases,
+            voltageV,
+            phases,
           },
         )
   return {
+    loadA,
+    breakerA,
     plugA: plugged?.carriesA,
     plugPermitted: plugged?.output?.permitted,
     plugProtected: plugged?.output?.protected,

@@ -1,4 +1,4 @@
-import { useEvaluation } from '../../state/evaluation'
+import { useEvaluation, useFigure } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
 import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
 import { FigureTable } from '../../parts/FigureTable'
@@ -14,6 +14,9 @@ export function CircuitSheet() {
   const { earthLeakageType } = useEvaluation()
   const { supply } = usePlan()
   const fromUnit = supply.supplyUnit !== undefined && supply.supplyUnit !== 'mains'
+  const behindUnit = fromUnit && supply.supplyUnit !== 'generator'
+  const leads = supply.plugOrFixed === 'plug' || supply.extensionM !== undefined
+  const askedToo = useFigure('supply.neededAskedMm2') !== undefined
   return (
     <section className="sheet mt-4" aria-labelledby="circuit">
       <h2 id="circuit" tabIndex={-1} className="h-part mb-1">
@@ -52,6 +55,7 @@ export function CircuitSheet() {
           <QuantityField path="supply.extensionM" placeholder="none" />
           <QuantityField path="supply.extensionMm2" placeholder="1.5 mm²" hint="Of each conductor" />
           {supply.extensionM !== undefined && <YesNoField path="supply.extensionCoiled" wide />}
+          {leads && behindUnit && <SelectField path="supply.leadSide" />}
         </div>
         <div>
           <FigureTable
@@ -63,6 +67,15 @@ export function CircuitSheet() {
                 note: 'a quarter over the larger input',
               },
               { label: 'Smallest conductor', id: 'supply.neededMm2', note: 'load, protection, ampacity in that order' },
+              ...(askedToo
+                ? [
+                    {
+                      label: 'For the breaker asked for',
+                      id: 'supply.neededAskedMm2' as const,
+                      note: 'smallest conductor',
+                    },
+                  ]
+                : []),
               { label: 'Lost along it', id: 'supply.drop', note: 'copper hot, full load' },
               ...(supply.plugOrFixed === 'plug'
                 ? [{ label: 'Plug and socket carry', id: 'supply.plugCarriesA' as const, note: 'for hours' }]

@@ -28,6 +28,10 @@ export function InstallationSheet() {
               <div className="col-span-2">
                 <SelectField path="installation.boxMaterial" />
               </div>
+              <div className="col-span-2">
+                <SelectField path="installation.boxDuty" />
+              </div>
+              <QuantityField path="installation.filterFanM3PerH" placeholder="none" />
             </>
           )}
           <QuantityField path="installation.roomC" placeholder="30 °C typical" />
@@ -47,7 +51,7 @@ export function InstallationSheet() {
                   {
                     label: 'Inside is hotter by',
                     id: 'installation.riseK' as const,
-                    note: 'closed box, full load all day',
+                    note: 'in the long run',
                   },
                   { label: 'Air inside the box', id: 'installation.insideC' as const, note: 'most drives: 40 °C' },
                 ]

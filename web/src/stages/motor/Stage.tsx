@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react'
 import { FigureTable } from '../../parts/FigureTable'
+import { usePlan } from '../../state/openPlan'
 import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { FromLibrary } from '../../library/FromLibrary'
@@ -15,6 +16,7 @@ const TorqueChart = lazy(() => import('./TorqueChart').then((m) => ({ default: m
 
 /** The nameplate, what follows from it, and the links in the terminal box. */
 export default function MotorStage() {
+  const { motor } = usePlan()
   return (
     <>
       <StageHead
@@ -57,6 +59,7 @@ export default function MotorStage() {
       <div className="mt-4 grid gap-3 sm:grid-cols-2">
         <SelectField path="motor.leads" />
         <ChoiceField path="motor.cooling" />
+        {motor.cooling === 'liquid-or-none' && <SelectField path="installation.flowInterlock" />}
         <SelectField path="motor.winding" />
         <ChoiceField path="motor.insulationClass" />
       </div>

@@ -41,6 +41,7 @@ export function SettingsCard() {
       <details className="border-t border-rule px-3.5 py-1">
         <summary className="min-h-11 content-center font-semibold">More that the drive may hold</summary>
         <div className="grid gap-3 pb-3 sm:grid-cols-3">
+          <QuantityField path="settings.inDrive.boostV" />
           <QuantityField path="settings.inDrive.middleHz" />
           <QuantityField path="settings.inDrive.middleV" />
           <QuantityField path="settings.inDrive.fixedStartHz" />
