@@ -13,7 +13,7 @@ test('a whole plate is pasted, understood line by line, and put on the plate in 
   await page
     .getByLabel('The plate, line by line, in any order')
     .fill('3~ Mot. 90L-4 IP55\n1,5 kW 1420 min-1 50 Hz\n230/400 V 6,0/3,5 A cos φ 0,80\nMade on a Tuesday')
-  await expect(page.getByText('Kind of motor Three-phase, Enclosure IP55')).toBeVisible()
+  await expect(page.getByText('Kind of motor Three-phase, Frame 90L')).toBeVisible()
   await expect(page.getByText('Not read: Made on a Tuesday')).toBeVisible()
   await page.getByRole('button', { name: 'Put this on the plate' }).click()
   await expect(page.getByLabel('Volts', { exact: true })).toHaveValue('230 / 400 V')

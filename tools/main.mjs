@@ -13,7 +13,7 @@ const verbs = {
     run: async (args) => (await import('./check.mjs')).check(args),
   },
   evaluate: {
-    says: 'FILE ... [--text]            judge conversion files, as JSON or as short reports',
+    says: 'FILE ... [--text] [--with route,fit]\n                                  judge conversion files, as JSON or as short reports',
     run: (args) => commandLine('evaluate', args),
   },
   rule: {

@@ -1,7 +1,7 @@
 // @ts-check
 import assert from 'node:assert/strict'
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { after, test } from 'node:test'
@@ -64,6 +64,24 @@ test('evaluate prints JSON, and a short report with --text', () => {
   assert.equal(evaluation.figures['motor.poles'].value, 4)
   assert.match(zesty('evaluate', path, '--text').stdout, /STOP {2}Overload left at the amps of the other links/)
   assert.match(zesty('evaluate', path, '--text', '--imperial').stdout, /2\.01 hp/)
+})
+
+test('evaluate --with route,fit adds what the comparisons say, their verdicts as findings', () => {
+  const path = join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json')
+  const plain = JSON.parse(zesty('evaluate', path).stdout)
+  const { plan, ...around } = JSON.parse(readFileSync(path, 'utf8'))
+  plan.oldMotor = { ...plan.oldMotor, centreHeightMm: 80, raiseMm: 0 }
+  plan.route = { ...plan.route, chosen: 'small-dc' }
+  const tall = file('tall.json', JSON.stringify({ ...around, plan }))
+  const both = JSON.parse(zesty('evaluate', tall, '--with', 'route,fit').stdout)
+  assert.ok(both.route.lines.length > 3)
+  assert.equal(both.fit[0].fit[0].verdict, 'no')
+  assert.equal(both.findings.find((f) => f.id === 'motor.fit/motor-shaft-height').severity, 'stop')
+  assert.ok(both.findings.some((f) => f.id === 'route.not-for-this/small-dc'))
+  assert.ok(!plain.findings.some((f) => f.id.startsWith('motor.fit')))
+  assert.match(zesty('evaluate', tall, '--text', '--with', 'fit').stdout, /STOP {2}Shaft height: it does not fit/)
+  const strange = zesty('evaluate', path, '--with', 'prices')
+  assert.deepEqual([strange.status, /route and fit/.test(strange.stderr)], [2, true])
 })
 
 test('evaluate takes several files in one run, and tells of one that does not read', () => {

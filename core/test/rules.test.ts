@@ -294,7 +294,7 @@ describe('worked examples', () => {
     [
       'belt.power',
       { section: 'a', diameterMm: 90, speedRpm: 1420, wrapSmallDeg: 161.19, belts: 2 },
-      { speedMPerS: 6.6916, bendN: 301.3, flungN: 4.517, pullN: 117.72, beltW: 787.7, powerW: 1575.4 },
+      { speedMPerS: 6.6916, bendN: 272.5, flungN: 4.282, pullN: 150.59, beltW: 1007.7, powerW: 2015.4 },
       1,
     ],
     ['belt.adjustment', { centreMm: 410, lengthMm: 1324.2 }, { nearestMm: 390.137, farthestMm: 449.726 }, 6],
@@ -840,7 +840,7 @@ describe('bad input', () => {
       /^tightN must be above 40/,
     ],
     ['belt.from-outside', { section: 'a', outsideMm: 17 }, /^outsideMm must be above 17.3/],
-    ['belt.power', { section: 'a', diameterMm: 50, speedRpm: 1420, wrapSmallDeg: 160 }, /^diameterMm must be above 59/],
+    ['belt.power', { section: 'a', diameterMm: 45, speedRpm: 1420, wrapSmallDeg: 160 }, /^diameterMm must be above 49/],
     ['belt.power', { section: 'a', diameterMm: 300, speedRpm: 6000, wrapSmallDeg: 160 }, /^speedRpm must be lower/],
     ['belt.in-groove', { section: 'z', grooves: 'c', diameterMm: 30 }, /^diameterMm must be above 34/],
     [

@@ -1,6 +1,28 @@
 import { describe, expect, test } from '@jest/globals'
+import { readdirSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { beltGrooves, grooveAngleDeg } from '../src/data/beltGrooves'
+import { ribProfiles, toothPitches } from '../src/data/beltPitches'
+import { beltSections } from '../src/data/beltSections'
+import { boxTransmittance } from '../src/data/boxTransmittance'
+import { cableTables } from '../src/data/cableTables'
+import { cordAmpacity } from '../src/data/cordAmpacity'
+import { DOUBLER_MOST_V } from '../src/data/doubler'
+import { fluxLimits } from '../src/data/fluxLimits'
+import { frameCaution, frameSize } from '../src/data/frameSizes'
 import { typicalMotorEfficiency } from '../src/data/motorEfficiency'
-import { drillFeed } from '../src/data/workMaterials'
+import { keyFor } from '../src/data/parallelKeys'
+import { planningValues } from '../src/data/planningValues'
+import { preferredDiameters } from '../src/data/preferredDiameters'
+import { protectionRatings } from '../src/data/protectionRatings'
+import { rotorInertia } from '../src/data/rotorInertia'
+import { safeOperatingSpeeds } from '../src/data/safeOperatingSpeeds'
+import { shaftFanCurve } from '../src/data/shaftFanCurve'
+import { tableSources } from '../src/data/tableSources'
+import { terminalConnections } from '../src/data/terminalConnections'
+import { drillFeed, rimSpeeds, workMaterials } from '../src/data/workMaterials'
+import { beltPower } from '../src/drivetrain'
+import { frameHeightMm } from '../src/motor'
 import { evaluate } from '../src/evaluate/evaluate'
 import { typicalSpeeds } from '../src/facts/spindle/jobCut'
 import { set, type Job } from '../src/plan'
@@ -65,5 +87,159 @@ describe('torque from what a person knows', () => {
     const tap = { kind: 'tapping', material: 'mild-steel', diameterMm: 10, pitchMm: 1.5 } as const
     const kc = 1990 * 1.5 ** -0.26
     expect(asked(tap)?.value).toBeCloseTo((2 * kc * 1.5 ** 2 * 10) / 8000, 1)
+  })
+})
+
+describe('every table', () => {
+  const files = readdirSync(fileURLToPath(new URL('../src/data/', import.meta.url)))
+    .map((file) => file.replace('.ts', ''))
+    // How a belt is measured by any of them, and the sources themselves.
+    .filter((file) => !['beltProfile', 'tableSources'].includes(file))
+  test('has its source, its edition and its tolerance', () => {
+    expect(Object.keys(tableSources).sort()).toEqual(files.sort())
+    for (const { source, edition, tolerance } of Object.values(tableSources)) {
+      expect(edition).toMatch(/\d{4}/)
+      expect(Math.min(source.length, tolerance.length)).toBeGreaterThan(5)
+    }
+  })
+  /** Three entries of each, as they stand in their sources. */
+  const entries: Record<string, [unknown, unknown][]> = {
+    beltGrooves: [
+      [beltGrooves.grooves.a.datumMm, 11],
+      [beltGrooves.grooves.b.belowMm, 10.8],
+      [grooveAngleDeg(beltGrooves.grooves.spz, 63), 34],
+    ],
+    beltPitches: [
+      [toothPitches.pitches['tooth-xl'].pitchMm, 5.08],
+      [toothPitches.pitches['tooth-h'].pitchMm, 12.7],
+      [ribProfiles.profiles['rib-j'].ribMm, 2.34],
+    ],
+    beltSections: [
+      [beltSections.sections.a.topMm, 13],
+      [beltSections.sections.c.smallestMm, 200],
+      [
+        [beltSections.sections.spa.lengthsMm[0], beltSections.sections.spa.lengthsMm.at(-1)],
+        [800, 4500],
+      ],
+    ],
+    beltStrength: [
+      [rated('a', 90, 1420), 1.06],
+      [rated('c', 200, 1420), 5.77],
+      [rated('spz', 63, 2850), 1],
+    ],
+    boxTransmittance: [
+      [boxTransmittance.steel, 5.5],
+      [boxTransmittance.plastic, 3.5],
+      [boxTransmittance['bare-metal'], 3.5],
+    ],
+    cableTables: [
+      [cableTables.metric.sizes.find((s) => s.areaMm2 === 2.5)?.ampacityA.C, [27, 24]],
+      [cableTables.metric.sizes.find((s) => s.areaMm2 === 4)?.ampacityA.B2, [30, 27]],
+      [cableTables.metric.sizes.find((s) => s.areaMm2 === 1.5)?.ampacityA.A2, [14, 13]],
+    ],
+    cordAmpacity: [
+      [cordAmpacity.rows.find((r) => r.areaMm2 === 0.75)?.two, 6],
+      [cordAmpacity.rows.find((r) => r.areaMm2 === 1.5)?.two, 16],
+      [cordAmpacity.rows.find((r) => r.areaMm2 === 4)?.three, 25],
+    ],
+    doubler: [
+      [DOUBLER_MOST_V >= 127, true],
+      [DOUBLER_MOST_V, 132],
+      [DOUBLER_MOST_V < 208, true],
+    ],
+    fluxLimits: [
+      [fluxLimits.weak, 0.9],
+      [fluxLimits.warm, 1.05],
+      [fluxLimits.burns, 1.1],
+    ],
+    frameSizes: [
+      [frameSize('90L')?.shaftMm, 24],
+      [frameSize('254U')?.shaftMm, 1.375 * 25.4],
+      [frameSize('145T')?.footAlongMm, 5 * 25.4],
+    ],
+    motorEfficiency: [
+      [typicalMotorEfficiency(1500), 0.772],
+      [typicalMotorEfficiency(120), 0.5],
+      [typicalMotorEfficiency(550, 8), 0.561],
+    ],
+    parallelKeys: [
+      [keyFor(24)?.widthMm, 8],
+      [keyFor(0.875 * 25.4)?.widthMm, 0.1875 * 25.4],
+      [keyFor(1.125 * 25.4)?.widthMm, 0.25 * 25.4],
+    ],
+    planningValues: [
+      [planningValues.truePowerFactorSinglePhase.value, 0.6],
+      [planningValues.truePowerFactorDoubler.value, 0.55],
+      [planningValues.singlePhaseFactor.value, 0.43],
+    ],
+    preferredDiameters: [
+      [preferredDiameters.mm[0], 50],
+      [preferredDiameters.mm.includes(224), true],
+      [preferredDiameters.mm.at(-1), 400],
+    ],
+    protectionRatings: [
+      [protectionRatings.iec.ratingsA.includes(13), true],
+      [protectionRatings.iec.ratingsA.at(-1), 63],
+      [protectionRatings.nec.ratingsA.at(-1), 60],
+    ],
+    rotorInertia: [
+      [rotorInertia.fourPole.find(([mm]) => mm === 90)?.[1], 0.003],
+      [rotorInertia.fourPole.find(([mm]) => mm === 132)?.[1], 0.03],
+      [rotorInertia.twoPoleShare, 0.6],
+    ],
+    safeOperatingSpeeds: [
+      [safeOperatingSpeeds.rows[0]?.maximumRpmByPoles[2], 5200],
+      [safeOperatingSpeeds.rows[1]?.maximumRpmByPoles[4], 2700],
+      [safeOperatingSpeeds.unread.maximumRpmByPoles[4], 2700],
+    ],
+    shaftFanCurve: [
+      [shaftFanCurve.points.find((p) => p.frequencyFraction === 0.1)?.torqueFraction, 0.5],
+      [shaftFanCurve.points.find((p) => p.frequencyFraction === 0.5)?.torqueFraction, 0.87],
+      [shaftFanCurve.points.find((p) => p.frequencyFraction === 1)?.torqueFraction, 1],
+    ],
+    terminalConnections: [
+      [terminalConnections['9-star']?.['low']?.joined[0], [1, 7]],
+      [terminalConnections['9-delta']?.['low']?.joined[0], [1, 6, 7]],
+      [terminalConnections['6']?.['star']?.joined, [[6, 4, 5]]],
+    ],
+    workMaterials: [
+      [workMaterials['mild-steel'].kc11, 1990],
+      [drillFeed(10, 'mild-steel'), 0.18],
+      [rimSpeeds.sawing['mild-steel'], [25, 60]],
+    ],
+  }
+  test('has three of its entries looked up', () => {
+    expect(Object.keys(entries).sort()).toEqual(Object.keys(tableSources).sort())
+  })
+  test.each(Object.entries(entries))('%s', (_, looked) => {
+    expect(looked).toHaveLength(3)
+    for (const [found, stands] of looked) expect(found).toEqual(stands)
+  })
+})
+
+/** kW of one belt at half a turn, to the hundredth. */
+function rated(section: 'a' | 'c' | 'spz', diameterMm: number, speedRpm: number): number | undefined {
+  const made = beltPower.run({ section, diameterMm, speedRpm, wrapSmallDeg: 180 })
+  return made.ok ? Math.round(made.value.beltW / 10) / 100 : undefined
+}
+
+describe('frames whose name is not the whole of it', () => {
+  test('56 alone asks which; told, it has its height', () => {
+    expect([frameHeightMm('56'), frameHeightMm('IEC 56')]).toEqual([undefined, 56])
+    expect(frameHeightMm('56 NEMA')).toBeCloseTo(88.9, 6)
+    const [finding] = evaluate(spoiled(set('motor.frame', '56'))).findings.filter((f) => f.id === 'motor.frame-unread')
+    expect(finding?.remedies.map((r) => r.patch[0]?.value)).toEqual(['NEMA 56', 'IEC 56'])
+    expect(frameSize('NEMA 56')?.shaftMm).toBeCloseTo(0.625 * 25.4)
+  })
+  test('a threaded or footless frame is told, and no shaft is made of it', () => {
+    expect([frameCaution('56J'), frameCaution('56C'), frameCaution('56H')]).toEqual([
+      expect.stringContaining('thread'),
+      expect.stringContaining('without feet'),
+      undefined,
+    ])
+    expect(frameSize('56J')).toBeUndefined()
+  })
+  test('a U frame has the shaft of its time', () => {
+    expect([frameHeightMm('224'), frameSize('184U')?.shaftMm]).toEqual([5.5 * 25.4, 0.875 * 25.4])
   })
 })

@@ -93,9 +93,21 @@ describe('the settings card', () => {
     const more = screen.getByText('More that the drive may hold').closest('details')
     const labels = [...(more?.querySelectorAll('label') ?? [])].map((l) => l.textContent)
     expect(labels).toEqual(
-      (['middleHz', 'middleV', 'fixedStartHz', 'skipHz', 'skipBandHz'] as const).map(
-        (id) => fieldAt(`settings.inDrive.${id}`).label,
-      ),
+      (
+        [
+          'boostV',
+          'middleHz',
+          'middleV',
+          'fixedStartHz',
+          'skipHz',
+          'skipBandHz',
+          'rampShape',
+          'jogStopS',
+          'turningStart',
+          'rideThrough',
+          'overVoltage',
+        ] as const
+      ).map((id) => fieldAt(`settings.inDrive.${id}`).label),
     )
   })
 })
@@ -108,6 +120,14 @@ describe('how it is run and stopped', () => {
     cleanup()
     show(<SettingsStage />, lathe(set('controls.reference', 'knob')))
     expect(asked(fieldAt('controls.knobMode').label)).toBe(true)
+  })
+  test('asks for the seconds of a quick emergency ramp only where the mushroom makes one', () => {
+    const label = fieldAt('controls.quickRampS').label
+    show(<SettingsStage />, lathe(set('controls.emergencyStop', 'contactor')))
+    expect(asked(label)).toBe(false)
+    cleanup()
+    show(<SettingsStage />, lathe(set('controls.emergencyStop', 'ramp-input')))
+    expect(asked(label)).toBe(true)
   })
   test('asks what resetting does only where there is something to reset', () => {
     const label = fieldAt('controls.resetStarts').label

@@ -86,7 +86,7 @@ export function compareRoutes(
     const powerW = routePower(ledger, id)
     const amps = here.map((f) => ({
       ...f,
-      wallA: wallAmps(ledger, tables, evaluation, id, f, f.key === 'this' ? powerW : undefined),
+      wallA: wallAmps(plan, ledger, tables, evaluation, id, f, f.key === 'this' ? powerW : undefined),
     }))
     const own = amps[0]?.wallA ?? ledger.block({ id: `route.${id}.wallA`, label: 'Wall amps' }, [])
     const refused = notFor(plan, id)
@@ -152,7 +152,10 @@ function together(ledger: Ledger, id: RouteId, amps: readonly (Fed & { wallA: Fi
 
 /** Taken in the order listed, as far as the breaker carries full loads. */
 function atOnce(plan: Plan, amps: readonly (Fed & { wallA: FigureState })[]): string[] | undefined {
-  const { breakerA } = plan.supply
+  const { supplyUnit = 'mains' } = plan.supply
+  // At the wall, as the amps are.
+  const breakerA =
+    supplyUnit === 'mains' || supplyUnit === 'generator' ? plan.supply.breakerA : plan.supply.wallBreakerA
   if (breakerA === undefined || amps.some((f) => !isKnown(f.wallA))) return undefined
   let left = breakerA
   return amps.flatMap((f) => {

@@ -5,7 +5,7 @@ import type { Evaluation } from '../evaluate/evaluate'
 import { isKnown, type FigureState } from '../facts/figure'
 import { named, type Ledger } from '../facts/ledger'
 import { fullLoadCurrent } from '../motor'
-import { routes, type Plan, type RouteId } from '../plan'
+import { routes, supplyUnits, type Plan, type RouteId } from '../plan'
 import { behindSupplyUnit } from '../supply'
 
 /** A machine that is fed: this one, or another of the shop. */
@@ -42,6 +42,7 @@ const SMALL_MOTOR = 0.82
 
 /** Wall amps of one machine at full load on a route. */
 export function wallAmps(
+  plan: Plan,
   ledger: Ledger,
   tables: PlanningTables,
   evaluation: Evaluation,
@@ -99,8 +100,32 @@ export function wallAmps(
         powerFactor: factor,
       },
     ).currentA
-  if (route !== 'converter-starters' && route !== 'converter-drives')
-    return taken(naming, phases, lambda(isKnown(phases) && phases.value === 3))
+  // All are told at the wall: what stands behind a converter or transformer of the plan is carried through it.
+  const unit = plan.supply.supplyUnit ?? 'mains'
+  const behindUnit = unit !== 'mains' && unit !== 'generator'
+  const atWallV = behindUnit ? ledger.given('supply.wallVoltageV', 'Volts at the wall') : supplyV
+  if (route !== 'converter-starters' && route !== 'converter-drives') {
+    const factor = lambda(isKnown(phases) && phases.value === 3)
+    if (!behindUnit) return taken(naming, phases, factor)
+    const behind = named(`${id}.unitA`, `${fed.name}: amps behind ${supplyUnits[unit].toLowerCase()}`, 'current')
+    return ledger.compute(
+      behindSupplyUnit,
+      { currentA: naming },
+      {
+        loadA: taken(behind, phases, factor),
+        loadV: supplyV,
+        loadPhases: phases,
+        wallV: atWallV,
+        wallPhases: unit === 'transformer' ? phases : { raw: 1, shown: 1, label: 'Phases at the wall' },
+        efficiency: ledger.typical(
+          { id: 'supply.unitEfficiency', label: 'Efficiency of converter or transformer', dimension: 'fraction' },
+          unit === 'transformer' ? planning.transformerEfficiency.value : planning.rotaryEfficiency.value,
+          unit === 'transformer' ? planning.transformerEfficiency.citation : planning.rotaryEfficiency.citation,
+          'overrides.supplyUnitEfficiency',
+        ),
+      },
+    ).currentA
+  }
   const inner = named(`${id}.loadA`, `${fed.name}: amps behind the converter`, 'current')
   const loadA =
     route === 'converter-drives'
@@ -126,7 +151,7 @@ export function wallAmps(
       loadA,
       loadV: supplyV,
       loadPhases: three,
-      wallV: supplyV,
+      wallV: atWallV,
       wallPhases: { raw: 1, shown: 1, label: 'Phases at the wall' },
       efficiency: ledger.typical(
         { id: 'route.converterEfficiency', label: 'Efficiency of the converter', dimension: 'fraction' },

@@ -49,7 +49,7 @@ export const beltSections = {
     ),
     c: section('C, 22 mm', 22, 14, 19, 200, [1565, 1760, 1950, 2195, 2420, 2715, 2880, 3080, 3520, 4060]),
     spz: section('SPZ, narrow', 9.7, 8, 8.5, 63, r20),
-    spa: section('SPA, narrow', 12.7, 10, 11, 90, r20),
+    spa: section('SPA, narrow', 12.7, 10, 11, 90, [...r20.filter((mm) => mm >= 800), 3550, 4000, 4500]),
   },
 } as const satisfies { citation: string; sections: Record<string, BeltSection> }
 

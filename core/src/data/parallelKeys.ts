@@ -27,10 +27,14 @@ export const parallelKeys = {
   /** Shaft and square key, inches. */
   inch: [
     { shaft: 0.625, key: 0.1875 },
+    { shaft: 0.75, key: 0.1875 },
     { shaft: 0.875, key: 0.1875 },
+    { shaft: 1, key: 0.25 },
     { shaft: 1.125, key: 0.25 },
+    { shaft: 1.25, key: 0.25 },
     { shaft: 1.375, key: 0.3125 },
     { shaft: 1.625, key: 0.375 },
+    { shaft: 1.875, key: 0.5 },
   ],
 } as const
 

@@ -2,4 +2,5 @@
 export { compareDrives, type DriveColumn } from '../compare/compareDrives'
 export { compareMotors, type MotorColumn } from '../compare/compareMotors'
 export { compareRoutes, type RouteComparison, type RouteLine } from '../compare/compareRoutes'
+export { fitFindings, routeFindings } from '../compare/comparedFindings'
 export type { FitLine } from '../compare/motorFit'

@@ -5,6 +5,9 @@ import { millimetresInput, rpmInput } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
 import { DESIGN_PER_RADIAN } from './beltGrip'
 
+/** Share of the tight side's pull that goes on, at a wrap. */
+const becomesPull = (wrapDeg: number): number => 1 - Math.exp((-DESIGN_PER_RADIAN * wrapDeg * Math.PI) / 180)
+
 /** Power that V-belts pass on for a long life: what is left of their strength after bending and flinging, times speed. */
 export const beltPower = rule({
   id: 'belt.power',
@@ -24,14 +27,14 @@ export const beltPower = rule({
     powerW: z.number(),
   }),
   compute: ({ section, diameterMm, speedRpm, wrapSmallDeg, belts }) => {
-    const { bearsN, bendingNmm, massKgPerM } = strengthOf(section)
     const speedMPerS = (Math.PI * diameterMm * speedRpm) / 60_000
-    const [bendN, flungN] = [bendingNmm / diameterMm, massKgPerM * speedMPerS ** 2]
+    const { bearsN, bendingNmm, flungN } = strengthOf(section, speedMPerS, becomesPull(180))
+    const bendN = bendingNmm / diameterMm
     if (bearsN <= bendN)
       return refuse('diameterMm', `must be above ${(bendingNmm / bearsN).toFixed(0)}: bending alone takes all it bears`)
     if (bearsN <= bendN + flungN)
       return refuse('speedRpm', 'must be lower: bending and its own mass take all the belt bears')
-    const pullN = (bearsN - bendN - flungN) * (1 - Math.exp((-DESIGN_PER_RADIAN * wrapSmallDeg * Math.PI) / 180))
+    const pullN = (bearsN - bendN - flungN) * becomesPull(wrapSmallDeg)
     const beltW = pullN * speedMPerS
     return { speedMPerS, bendN, flungN, pullN, beltW, powerW: belts * beltW }
   },

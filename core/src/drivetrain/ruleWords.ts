@@ -101,9 +101,10 @@ export const drivetrainRuleWords = {
   },
   'belt.power': {
     title: 'Power a V-belt bears',
-    formula: 'P = z (S - B/d - m v^2) (1 - e^(-0.5123 theta)) v;  S strength, B bending, m mass a metre of the section',
+    formula:
+      'P = z (a v^-0.09 - b/d - c v^2) K v;  a, b, c of the section, K = (1 - e^(-0.5123 theta))/0.8 of its wrap',
     citation:
-      'Euler and Eytelwein with bending and centrifugal pull. Planning values: 5.7 N/mm² of the section for classical belts and 9 for narrow ones, pull and bending together; bending 42 N/mm² times height over diameter; 1.25 kg/dm³. The maker’s rating rules',
+      'Published rating formula of V-belts at half a turn, no bonus for ratio: A, B and C after IS 2494; Z, SPZ and SPA fitted to published ratings, the lower where they differ. Planning values; the maker’s rating rules',
     input: {
       section: 'of the belt',
       diameterMm: 'mm, pitch diameter of the smaller pulley',

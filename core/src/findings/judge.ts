@@ -4,7 +4,8 @@ import { beltLoadFindings } from './beltLoadFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
-import { answersOf, severities, type Finding, type JudgedLine } from './finding'
+import { causes } from './causes'
+import { answersOf, severities, type Finding, type FindingId, type JudgedLine } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
@@ -59,6 +60,17 @@ export const judgements = [
 /** What a judgement is called. */
 export type JudgementId = (typeof judgements)[number]['id']
 
+/** The finding that one hangs under by the table of causes, if it was found too; it is never under what hangs under it. */
+function causeOf({ id }: Finding, findings: readonly Finding[]): FindingId | undefined {
+  for (const cause of causes[judgementOf(id)] ?? []) {
+    const first = findings.find((f) => judgementOf(f.id) === cause)
+    if (first) return first.id
+  }
+  return undefined
+}
+
+const judgementOf = (id: FindingId): JudgementId => id.split('/', 1)[0] as JudgementId
+
 /** Every answer to every question, and what was found: stops first, then watches and notes, each in the order of the work. */
 export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; findings: Finding[] } {
   const lines: JudgedLine[] = []
@@ -71,6 +83,10 @@ export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; fin
   // What follows from nothing that was found stands by itself.
   const found = new Set(findings.map((f) => f.id))
   for (const f of findings) if (f.follows !== undefined && !found.has(f.follows)) delete f.follows
+  for (const f of findings) {
+    const cause = f.follows === undefined ? causeOf(f, findings) : undefined
+    if (cause !== undefined) f.follows = cause
+  }
   findings.sort(
     (a, b) =>
       severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),

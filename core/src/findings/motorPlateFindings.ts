@@ -1,6 +1,7 @@
 import { leadConnections } from '../motor/leadConnections'
 import { doesNotApply, good, isUnjudged, lacks, need, typed } from './answer'
 import { numberOf, isKnown } from '../facts/figure'
+import { frameCaution, isAmbiguousFrame } from '../data/frameSizes'
 import { frameHeightMm } from '../motor'
 import { connections, set } from '../plan'
 import { amount, amps, hertz, rpm, message, volts } from '../quantities'
@@ -317,6 +318,27 @@ export const motorPlateFindings = [
       const { frame, maximumRpm } = plan.motor
       if (maximumRpm !== undefined) return doesNotApply('The plate prints its highest speed')
       if (frame === undefined || frame.trim() === '') return lacks('motor.frame')
+      if (isAmbiguousFrame(frame))
+        return {
+          severity: 'note',
+          title: message`56 is the name of two frames`,
+          says: message`IEC 56 has its shaft 56 mm over its feet, NEMA 56 three and a half inches, 89 mm.`,
+          why: 'Which of the two decides its shaft, its key and its safe speed. Measure, or go by the country it is made for.',
+          remedies: [
+            { label: message`It is NEMA 56`, patch: [set('motor.frame', 'NEMA 56')] },
+            { label: message`It is IEC 56`, patch: [set('motor.frame', 'IEC 56')] },
+          ],
+          path: 'motor.frame',
+        }
+      const caution = frameCaution(frame)
+      if (caution !== undefined && frameHeightMm(frame) !== undefined)
+        return {
+          severity: 'note',
+          title: message`Frame ${frame}: look at it first`,
+          says: [`${frame}: ${caution}.`],
+          why: 'The frame’s name fixes its height, not everything about its shaft and feet.',
+          path: 'motor.frame',
+        }
       return frameHeightMm(frame) === undefined
         ? {
             severity: 'note',

@@ -6,6 +6,7 @@ import { set } from '../plan'
 import { amount, message, seconds, type Message } from '../quantities'
 import { rotationalEnergy } from '../drivetrain'
 import { doesNotApply, ended, good, isUnjudged, lacks, need, typed } from './answer'
+import { forSeconds } from './coasting'
 import { judgement, type Answer } from './finding'
 
 const ohms = (value: number): Message => message`${amount('resistance', value)}`
@@ -73,7 +74,7 @@ function resistor({ plan, stop, settings, drive }: Facts): Answer | Answer[] {
           severity: 'note',
           about: 'safe-torque-off',
           title: message`An emergency stop does not use the brake resistor`,
-          says: message`Safe torque off takes the motor’s field away: the spindle coasts, resistor or not.`,
+          says: message`Safe torque off takes the motor’s field away: the spindle coasts${forSeconds(plan)}, resistor or not.`,
           why: 'Only a stop by ramp sends energy to the resistor.',
           path: 'controls.emergencyStop',
         }
@@ -240,7 +241,7 @@ export const runUpFindings = [
       return {
         severity: 'watch',
         title: message`A stop in ${seconds(wantedS)} would trip the drive`,
-        says: message`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : message` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}${noneFits ? ` ${NONE_FITS}.` : ''}`,
+        says: message`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : message` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}${noneFits ? ` ${NONE_FITS}.` : ''}${plan.survey.coastS === undefined ? '' : message` Tripped, it coasts${forSeconds(plan)}.`}`,
         why: 'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
         remedies: [
           {
@@ -326,7 +327,7 @@ export const runUpFindings = [
       return {
         severity: 'watch',
         title: message`The quick emergency ramp would trip the drive`,
-        says: message`In ${seconds(quickS)} more comes back than the drive swallows; it wants ${seconds(safeS)}.`,
+        says: message`In ${seconds(quickS)} more comes back than the drive swallows; it wants ${seconds(safeS)}. Tripped, the spindle coasts${forSeconds(plan)}.`,
         why: 'It trips on over-voltage, and the spindle coasts when it should stop quickest.',
         remedies: [
           { label: message`Set the quick ramp to ${seconds(rounded)}`, patch: [set('controls.quickRampS', rounded)] },

@@ -5,6 +5,7 @@ import { actingValue } from '../facts/settings/settingsFacts'
 import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import { set } from '../plan'
 import { rpm, message } from '../quantities'
+import { forSeconds } from './coasting'
 import { judgement, type Answer } from './finding'
 
 function startSpeed(facts: Facts): Answer {
@@ -126,8 +127,8 @@ export const startFindings = [
         severity: restarts ? 'stop' : 'watch',
         title: message`The main switch is used to run and stop`,
         says: restarts
-          ? message`Switched off so, the spindle coasts; switched on, it starts by itself.`
-          : message`Switched off so, the spindle coasts; switched on, it waits for a new RUN${plan.drive.lineStartLockout === true ? '' : message`, as far as is known`}.`,
+          ? message`Switched off so, the spindle coasts${forSeconds(plan)}; switched on, it starts by itself.`
+          : message`Switched off so, the spindle coasts${forSeconds(plan)}; switched on, it waits for a new RUN${plan.drive.lineStartLockout === true ? '' : message`, as far as is known`}.`,
         why: 'Each switching charges the drive’s capacitors anew and wears its input: one to two minutes between, a few an hour. The main switch isolates, nothing else.',
         remedies: [
           {

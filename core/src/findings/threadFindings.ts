@@ -8,6 +8,7 @@ import { set, type Holder } from '../plan'
 import { messageText, newtonMetres, rpm, message, seconds, type Message } from '../quantities'
 import { threadSeat, unscrew } from '../workholding'
 import { doesNotApply, ended, good, lacks } from './answer'
+import { forSeconds } from './coasting'
 import { judgement, type Answer, type Remedy } from './finding'
 import { anyChuck, EASY_OF_SEAT, held, MOST_OF_SEAT } from '../facts/spindle/held'
 import { isUsed } from './positions'
@@ -236,7 +237,7 @@ function stopOf(facts: Facts, holder: Holder, index: number): Answer {
   if (by !== 'thread' && by !== 'nut') return doesNotApply('It is held by no thread that a stop could loosen', about)
   const stopMode = actingValue(settings.lines, 'stopMode')
   if (stopMode === undefined) return { ...lacks('settings.chosen.stopMode'), about }
-  if (stopMode === 'coast') return good(message`It coasts to a stop.`, { about })
+  if (stopMode === 'coast') return good(message`It coasts to a stop${forSeconds(plan)}.`, { about })
   if (stopMode === 'dc-brake') return braked(facts, holder, by)
   const stopSeconds = numberOf(settings.decelerationS)
   if (stopSeconds === undefined) return { ...lacks('settings.chosen.decelerationS'), about }

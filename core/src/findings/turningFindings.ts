@@ -1,6 +1,7 @@
 import { set } from '../plan'
 import { message } from '../quantities'
 import { doesNotApply, good, lacks } from './answer'
+import { forSeconds } from './coasting'
 import { judgement } from './finding'
 import { mayUnscrew } from '../facts/spindle/held'
 
@@ -21,7 +22,7 @@ export const turningFindings = [
     ({ plan }) => {
       const { turningStart } = plan.settings.inDrive
       const screwed = mayUnscrew(plan)
-      if (turningStart === 'lockout') return good(message`The drive waits until it has coasted.`)
+      if (turningStart === 'lockout') return good(message`The drive waits until it has coasted${forSeconds(plan)}.`)
       if (turningStart === 'flying') return good(message`The drive catches it at its speed.`)
       if (turningStart === undefined)
         return screwed === false
@@ -64,7 +65,7 @@ export const turningFindings = [
     ({ plan }) => {
       const { rideThrough } = plan.settings.inDrive
       const screwed = mayUnscrew(plan)
-      if (rideThrough === 'off') return good(message`It coasts.`)
+      if (rideThrough === 'off') return good(message`It coasts${forSeconds(plan)}.`)
       if (rideThrough === undefined)
         return screwed === false
           ? doesNotApply(CANNOT)
@@ -96,7 +97,7 @@ export const turningFindings = [
         case undefined:
           return lacks('settings.inDrive.overVoltage')
         case 'trips':
-          return good(message`It trips, and the spindle coasts.`)
+          return good(message`It trips, and the spindle coasts${forSeconds(plan)}.`)
         case 'lengthens':
           return good(message`It lengthens the ramp: the stop takes longer than is set.`)
         case 'speeds':

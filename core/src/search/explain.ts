@@ -1,6 +1,6 @@
 import { amount, message, type Message } from '../quantities'
 import { firstDifference } from './rank'
-import type { Combination } from './search'
+import type { Combination } from './combination'
 import type { SearchKey } from './searchCriteria'
 
 /** Why the first is before the second, by the first thing that parts them. */

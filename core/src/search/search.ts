@@ -3,6 +3,7 @@ import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import type { JudgementId } from '../findings/judge'
 import { applyPatch, type Plan } from '../plan'
 import type { Wanted } from '../facts/spindle/jobOn'
+import type { Combination } from './combination'
 import { JobTables, TrainJudge, wayIndex } from './judgeTrain'
 import { firstDifference as differsIn, ranking, type Ranked } from './rank'
 import { combinationsOf, type DriveChoice, type MotorChoice, type SearchSpace } from './space'
@@ -10,16 +11,6 @@ import type { TrainChoice } from './trains'
 import { pairing, type Unfit, type Variant } from './variant'
 import type { SearchCriteria } from './searchCriteria'
 import { takeCombination } from './takeCombination'
-
-/** One combination, as it is shown and as it can be taken over. */
-export interface Combination extends Ranked {
-  motor: MotorChoice
-  drive: DriveChoice
-  train: TrainChoice
-  topHz: number
-  bottomHz: number
-  inputA: number
-}
 
 export interface SearchState {
   /** Of how many combinations it is known whether they are worth showing. */

@@ -1,5 +1,5 @@
 import { set, type Patch, type Plan } from '../plan'
-import type { Combination } from './search'
+import type { Combination } from './combination'
 import { variantPatch } from './variant'
 
 /** What taking a found combination over does to the plan: parts, hertz, and pulleys where they are new. */

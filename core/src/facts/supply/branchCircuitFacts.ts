@@ -120,12 +120,11 @@ function cableFacts(
   return {
     cableMm2: made.areaMm2,
     askedMm2: another
-      ? ledger.derive(
-          cable,
-          'areaMm2',
-          named('supply.neededAskedMm2', 'Smallest conductor for the breaker asked for', 'area'),
-          { loadA: drive.inputA, protectionA: asked, ...laid },
-        )
+      ? ledger.derive(cable, 'areaMm2', named('supply.neededAskedMm2', 'Conductor for the breaker asked for', 'area'), {
+          loadA: drive.inputA,
+          protectionA: asked,
+          ...laid,
+        })
       : undefined,
     drop: made.dropFraction,
   }

@@ -1,0 +1,15 @@
+import type { JudgementId } from './judge'
+
+/**
+ * What may be only the consequence of another finding, with the judgements that come first: amps typed wrong make the
+ * overload, the cable and the drive look wrong; hertz beyond the motor are beyond belt and drive too. Found together,
+ * the consequence hangs under its cause, and one mistake is one stop.
+ */
+export const causes: Partial<Record<JudgementId, readonly JudgementId[]>> = {
+  'motor.plate-pair': ['motor.plate-amps'],
+  'motor.overload': ['motor.plate-amps', 'motor.plate-pair'],
+  'motor.cable': ['motor.plate-amps', 'motor.plate-pair'],
+  'drive.output-too-small': ['motor.plate-amps', 'motor.plate-pair'],
+  'drive.hertz-beyond-drive': ['motor.over-safe-speed'],
+  'belts.over-speed': ['motor.over-safe-speed', 'drive.hertz-beyond-drive', 'belts.cannot-be'],
+}

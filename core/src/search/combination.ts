@@ -1,0 +1,13 @@
+import type { Ranked } from './rank'
+import type { DriveChoice, MotorChoice } from './space'
+import type { TrainChoice } from './trains'
+
+/** One combination, as it is shown and as it can be taken over. */
+export interface Combination extends Ranked {
+  motor: MotorChoice
+  drive: DriveChoice
+  train: TrainChoice
+  topHz: number
+  bottomHz: number
+  inputA: number
+}
