@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
+import { causes } from '../src/findings/causes'
+import { judgements } from '../src/findings/judge'
 import { mistakes, spoiled } from './mistakes'
 
 /** Stops that a mistake of the list makes beside its own, because it is two mistakes. */
@@ -16,6 +18,15 @@ const twoMistakes: Record<string, string[]> = {
   'controls.run-while-turning': ['controls.threaded-nose-reverse/four-jaw'],
   'controls.ride-through': ['controls.threaded-nose-reverse/four-jaw'],
 }
+
+test('causes and consequences are judgements, and no consequence is a cause of its cause', () => {
+  const ids = new Set<string>(judgements.map((j) => j.id))
+  for (const [consequence, firsts] of Object.entries(causes))
+    for (const id of [consequence, ...firsts]) {
+      expect([id, ids.has(id)]).toEqual([id, true])
+      if (id !== consequence) expect(causes[id] ?? []).not.toContain(consequence)
+    }
+})
 
 describe('one mistake is one stop; what follows from it hangs under it', () => {
   test.each(mistakes.filter(([, severity]) => severity === 'stop'))('%s', (id, _, patch) => {

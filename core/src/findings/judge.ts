@@ -69,7 +69,7 @@ function causeOf({ id }: Finding, findings: readonly Finding[]): FindingId | und
   return undefined
 }
 
-const judgementOf = (id: FindingId): JudgementId => id.split('/', 1)[0] as JudgementId
+const judgementOf = (id: FindingId): string => id.split('/', 1)[0] ?? ''
 
 /** Every answer to every question, and what was found: stops first, then watches and notes, each in the order of the work. */
 export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; findings: Finding[] } {
