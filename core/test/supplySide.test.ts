@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
-import { set, type Change } from '../src/plan'
+import { compareRoutes } from '../src/compare/compareRoutes'
+import { numberOf } from '../src/facts/figure'
+import { applyPatch, set, setField, type Change } from '../src/plan'
+import { messageText } from '../src/quantities'
 import { beforeConverter, spoiled } from './mistakes'
 
 const evaluated = (...patch: Change[]) => evaluate(spoiled(...patch))
@@ -64,4 +67,53 @@ test('a small drive is never planned for more input than its output amps draw', 
       ?.value ?? NaN
   expect(input(3) / input(7)).toBeCloseTo(0.5, 6)
   expect(input(12)).toBe(input(7))
+})
+
+test('routes are compared at the wall, also where a converter stands there already', () => {
+  const plan = spoiled(...beforeConverter)
+  const { lines, figures } = compareRoutes(plan, evaluate(plan))
+  const route = (id: string) => lines.find((l) => l.id === id)?.wallA
+  const [drive, converter] = [route('drive-each'), route('converter-drives')].map((f) => f && numberOf(f))
+  // The same drive behind the same converter takes the same from the wall.
+  expect(drive).toBeCloseTo(converter ?? NaN, 6)
+  expect(figures['route.drive-each.this.unitA']?.value).toBeLessThan(drive ?? 0)
+  const unknown = spoiled(...beforeConverter, set('supply.wallVoltageV', undefined))
+  const blocked = compareRoutes(unknown, evaluate(unknown)).lines.find((l) => l.id === 'drive-each')?.wallA
+  expect(blocked && 'missing' in blocked ? blocked.missing : []).toEqual(['supply.wallVoltageV'])
+})
+
+test('a typed coast stands in every sentence that lets it coast', () => {
+  const coasts = (...patch: Change[]) => {
+    const { findings, judged } = evaluated(set('survey.coastS', 21), ...patch)
+    return [
+      ...findings.map((f) => messageText(f.says)),
+      ...judged.filter((l) => l.answer === 'good').map((l) => messageText(l.says)),
+    ].filter((said) => /\bcoast(s|ed)\b/.test(said) && !/not judged/i.test(said))
+  }
+  for (const patch of [
+    [set('controls.runBy', 'main-switch')],
+    [set('controls.emergencyStop', 'ramp-input'), set('controls.quickRampS', 1)],
+    [set('settings.inDrive.overVoltage', 'trips')],
+    [set('settings.inDrive.rideThrough', 'off')],
+    [set('settings.inDrive.turningStart', 'lockout')],
+    [set('settings.chosen.decelerationS', 1)],
+    [set('settings.chosen.stopMode', 'coast'), set('survey.spindleNose', 'threaded')],
+  ] as Change[][]) {
+    const said = coasts(...patch)
+    expect(said.length).toBeGreaterThan(0)
+    for (const sentence of said) expect(sentence).toMatch(/21/)
+  }
+})
+
+test('a speed that was typed for a blade is never judged by the table of its material', () => {
+  const job = { id: 'saw', kind: 'sawing', material: 'stainless', diameterMm: 300 } as const
+  const plan = spoiled(set('survey.jobs', [{ ...job, surfaceSpeedMPerMin: 90 }]))
+  const { findings, figures, jobs } = evaluate(plan)
+  expect(findings.filter((f) => /surface|blade/i.test(messageText(f.title)))).toEqual([])
+  expect(figures[jobs[0]?.wantedRpm ?? 'motor.torque']?.value).toBeCloseTo((90 * 1000) / (Math.PI * 300), 1)
+})
+
+test('a stepper on its own driver is no fault', () => {
+  const plan = applyPatch(spoiled(), [setField(spoiled(), 'motor.kind', 'servo'), set('drive.kind', 'brushless')])
+  expect(evaluate(plan).findings.filter((f) => f.id.startsWith('motor.kind'))).toEqual([])
 })
