@@ -3,7 +3,7 @@ import type { FigureId } from '../facts/figureId'
 import { doesNotApply, good, isUnjudged, lacks, need, typed, waitsFor } from './answer'
 import { set } from '../plan'
 import { amps, hertz, newtonMetres, percent, message } from '../quantities'
-import { judgement } from './finding'
+import { findingId, judgement } from './finding'
 
 /** A drive this near the motor's amps is as good as one that has them. */
 const AS_GOOD_AS = 0.97
@@ -39,6 +39,8 @@ export const driveFindings = [
       const tight = outputA >= plateA * TIGHT || byPlate
       return {
         severity: tight ? 'watch' : 'stop',
+        // Where only the heat of its box takes the amps away, that is where it is mended.
+        follows: byPlate && plan.installation.place === 'in-box' ? findingId('installation.box-hot') : undefined,
         title: tight ? message`The drive is tight for this motor` : message`The drive is too small for this motor`,
         says: drive.onOnePhase
           ? message`On one phase it may give ${amps(outputA)} of its ${amps(plan.drive.ratedOutputA ?? 0)}; the motor’s plate is ${amps(plateA)}.`

@@ -72,9 +72,12 @@ export function schemaIn(document: unknown, path: string): z.core.$ZodType | und
  * every time, and from a table: it is asked of every field at every key.
  */
 export function fieldIn(document: unknown, path: PlanPath): PlanField | undefined {
-  const inKinds = fieldsOfKinds.get(path) ?? fieldsOfKinds.get(patternOf(path))
+  const own = fieldsOfKinds.get(path)
+  const inKinds = own ?? fieldsOfKinds.get(patternOf(path))
   if (!inKinds) return fieldAt(path)
-  const thing = path.split('.').slice(0, inKinds.depth).reduce(under, document)
+  // Its own path leads there step by step; one into a list has numbers that the table has not.
+  const steps = own ? own.steps : path.split('.').slice(0, inKinds.steps.length)
+  const thing = steps.reduce(under, document)
   return inKinds.byKind.get(under(thing, 'kind'))
 }
 
@@ -144,9 +147,9 @@ const fields: ReadonlyMap<string, PlanField> = new Map(
   [...everyField(planSchema, '', undefined)].map(([path, field]): [string, PlanField] => [path, field]),
 )
 
-/** Where a path leads through a thing that comes in kinds: how many steps down it lies, and the field as each kind has it. */
+/** Where a path leads through a thing that comes in kinds: the steps to it, and the field as each kind has it. */
 interface FieldOfKinds {
-  depth: number
+  steps: readonly string[]
   byKind: ReadonlyMap<unknown, PlanField>
 }
 
@@ -163,7 +166,7 @@ const fieldsOfKinds: ReadonlyMap<string, FieldOfKinds> = new Map(
           const schema = schemaIn(documentWith(steps.slice(0, depth), { kind }), path)
           return schema ? [[kind, { ...field, ...describe(schema) }]] : []
         })
-      return [[path, { depth, byKind: new Map(byKind) }]]
+      return [[path, { steps: steps.slice(0, depth), byKind: new Map(byKind) }]]
     }
     return []
   }),
