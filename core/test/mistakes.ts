@@ -2505,4 +2505,18 @@ export const mistakes: [
     'Every ten kelvin halve the life of its capacitors, and it trips in the middle of a cut. A hole in the box lets the dust in.',
     'installation.boxHeightMm',
   ],
+  [
+    'belts.slips-in-stop/position-b-belt1',
+    'watch',
+    [
+      ...belt({ section: 'a', belts: 1, centreMm: 400, deflectionForceN: 2, deflectionMm: 8 }),
+      set('controls.emergencyStop', 'ramp-input'),
+      set('controls.quickRampS', 1),
+    ],
+    ['Set the quick ramp to 8 s'],
+    'The belt of B slips in the emergency stop',
+    'As tight as it is, it holds 1.37 N m on the small pulley; the stop asks 9.62 N m.',
+    'The spindle runs on behind the motor, and the flanks are polished. Tighten it, or give the stop a longer ramp.',
+    'survey.positions.1.transmission.0.deflectionForceN',
+  ],
 ]

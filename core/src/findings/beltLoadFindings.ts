@@ -101,7 +101,7 @@ export const beltLoadFindings = [
     (facts) => {
       const mode = actingValue(facts.settings.lines, 'stopMode')
       if (mode === undefined) return lacks('settings.chosen.stopMode')
-      if (mode === 'coast') return doesNotApply('It coasts to a stop')
+      if (mode === 'coast' && quickestStop(facts) === undefined) return doesNotApply('It coasts to a stop')
       if (mode === 'dc-brake') return ended('How hard DC injection brakes is not known: watch the belt at run-in')
       return ofEachBelt(
         facts,
@@ -126,18 +126,28 @@ export const beltLoadFindings = [
               about,
               figures,
             })
-          const longer = Math.ceil(((numberOf(facts.settings.decelerationS) ?? 0) * asked * 1.1) / slips)
+          const quickest = quickestStop(facts)
+          const longer = Math.ceil(((quickest?.seconds ?? 0) * asked * 1.1) / slips)
           return {
             severity: 'watch',
             about,
-            title: message`The belt of ${name} slips in a stop`,
+            title: message`The belt of ${name} slips in ${quickest?.emergency ? 'the emergency stop' : 'a stop'}`,
             says: message`As tight as it is, it holds ${newtonMetres(slips)} on the small pulley; the stop asks ${newtonMetres(asked)}.`,
             why: 'The spindle runs on behind the motor, and the flanks are polished. Tighten it, or give the stop a longer ramp.',
             remedies: [
-              {
-                label: message`Set deceleration to ${seconds(longer)}`,
-                patch: [set('settings.chosen.decelerationS', longer), set('settings.inDrive.decelerationS', undefined)],
-              },
+              quickest?.emergency
+                ? {
+                    label: message`Set the quick ramp to ${seconds(longer)}`,
+                    patch: [set('controls.quickRampS', longer)],
+                    step: true,
+                  }
+                : {
+                    label: message`Set deceleration to ${seconds(longer)}`,
+                    patch: [
+                      set('settings.chosen.decelerationS', longer),
+                      set('settings.inDrive.decelerationS', undefined),
+                    ],
+                  },
             ],
             figures,
             path: `${path}.deflectionForceN`,
@@ -217,17 +227,22 @@ export const beltLoadFindings = [
   ),
 ]
 
+/** The quickest ramp there is: that of STOP, or that of a mushroom that ramps. */
+function quickestStop({ plan, settings }: Facts): { seconds: number; emergency: boolean } | undefined {
+  const byStop = actingValue(settings.lines, 'stopMode') === 'ramp' ? numberOf(settings.decelerationS) : undefined
+  const { emergencyStop, quickRampS } = plan.controls
+  if (emergencyStop === 'ramp-input' && quickRampS !== undefined && quickRampS < (byStop ?? Infinity))
+    return { seconds: quickRampS, emergency: true }
+  return byStop === undefined ? undefined : { seconds: byStop, emergency: false }
+}
+
 /** Torque on a belt's small pulley in the stop that is set: what the train carries of it, beside that of a start. */
-function askedInStop(
-  { plan, stop, settings, speeds }: Facts,
-  { id }: BeltFacts,
-  startNm: number | undefined,
-): number | undefined {
+function askedInStop(facts: Facts, { id }: BeltFacts, startNm: number | undefined): number | undefined {
+  const { plan, stop, speeds } = facts
   const position = speeds.positions.find((p) => id.startsWith(`position.${p.position.id}.belt`))
   const load = numberOf(stop.load)
-  const [topRpm, ratedNm, stopSeconds] = [position?.unloadedTopRpm, position?.torqueNm, settings.decelerationS].map(
-    (f) => f && numberOf(f),
-  )
+  const [topRpm, ratedNm] = [position?.unloadedTopRpm, position?.torqueNm].map((f) => f && numberOf(f))
+  const stopSeconds = quickestStop(facts)?.seconds
   if (load === undefined || !topRpm || !ratedNm || !stopSeconds || startNm === undefined) return undefined
   const rounded = plan.settings.inDrive.rampShape === 's-curve' ? 2 : 1
   const brakingNm = Math.max(
