@@ -3,7 +3,7 @@ import { isKnown, numberOf, type FigureState } from '../facts/figure'
 import { lacks, doesNotApply, good, type CannotBeJudged } from './answer'
 import type { Facts } from '../facts/facts'
 import { isBelt } from '../drivetrain'
-import type { PlanPath, TransmissionStage } from '../plan'
+import type { PlanPath, TransmissionStage, TransmissionStagePath } from '../plan'
 import { amount, message } from '../quantities'
 import { judgement, type Answer } from './finding'
 
@@ -11,9 +11,6 @@ const mm = (value: number) => amount('length', value)
 
 /** A tape, a stretched belt and a worn groove are no better than this. */
 const MEASURED_WITHIN = 0.02
-
-/** What tells one belt's findings from another's. */
-export const aboutBelt = ({ id }: BeltFacts): string => id.replace(/\./g, '-')
 
 /** What stands in the way of a reading of a belt: its own missing fields, or else the one named. */
 export function waiting(about: string, otherwise: PlanPath, ...readings: (FigureState | undefined)[]): CannotBeJudged {
@@ -28,26 +25,58 @@ export function waiting(about: string, otherwise: PlanPath, ...readings: (Figure
  * is missing.
  */
 export function ofEachBelt(
-  { plan, belts }: Facts,
+  facts: Facts,
   first: 'centreMm' | 'section' | 'boreMm' | 'belts' | 'deflectionForceN',
   ask: (belt: BeltFacts, about: string) => Answer,
   /** Why it is no question of a belt of some kind. */
   notOf: (stage: TransmissionStage, index: number) => string | undefined = () => undefined,
 ): Answer | Answer[] {
-  const answers = plan.survey.positions.flatMap(({ id, transmission }, p) =>
-    transmission.flatMap((stage, s): Answer[] => {
+  const stages = beltStages(facts)
+  if (stages.length === 0)
+    return facts.plan.survey.positions.length === 0
+      ? lacks('survey.positions')
+      : doesNotApply('No belt drives the spindle')
+  return stages.map(({ stage, index, path, about, known }): Answer => {
+    if (stage.kind === undefined) return { ...lacks(`${path}.kind`), about }
+    const why = notOf(stage, index)
+    if (why !== undefined) return doesNotApply(why, about)
+    return known ? ask(known, about) : { ...lacks(`${path}.${first}`), about }
+  })
+}
+
+interface BeltStage {
+  stage: TransmissionStage
+  /** Its place in its train. */
+  index: number
+  path: TransmissionStagePath
+  about: string
+  /** Where more than its pulleys is known. */
+  known: BeltFacts | undefined
+}
+
+/** Asked by a dozen judgements of the same facts: listed once. */
+const listed = new WeakMap<Facts, BeltStage[]>()
+
+function beltStages(facts: Facts): BeltStage[] {
+  const before = listed.get(facts)
+  if (before) return before
+  const known = new Map(facts.belts.map((belt): [string, BeltFacts] => [belt.id, belt]))
+  const stages = facts.plan.survey.positions.flatMap(({ id, transmission }, p) =>
+    transmission.flatMap((stage, index): BeltStage[] => {
       if (stage.kind !== undefined && !isBelt(stage.kind)) return []
-      const about = `position-${id}-belt${s + 1}`
-      if (stage.kind === undefined) return [{ ...lacks(`survey.positions.${p}.transmission.${s}.kind`), about }]
-      const why = notOf(stage, s)
-      if (why !== undefined) return [doesNotApply(why, about)]
-      const known = belts.find((b) => b.id === `position.${id}.belt${s + 1}`)
-      const path: PlanPath = `survey.positions.${p}.transmission.${s}.${first}`
-      return known ? [ask(known, aboutBelt(known))] : [{ ...lacks(path), about }]
+      return [
+        {
+          stage,
+          index,
+          path: `survey.positions.${p}.transmission.${index}`,
+          about: `position-${id}-belt${index + 1}`,
+          known: known.get(`position.${id}.belt${index + 1}`),
+        },
+      ]
     }),
   )
-  if (answers.length > 0) return answers
-  return plan.survey.positions.length === 0 ? lacks('survey.positions') : doesNotApply('No belt drives the spindle')
+  listed.set(facts, stages)
+  return stages
 }
 
 /** Whether the belts can lie as they were measured. */

@@ -123,83 +123,89 @@ const NO_PATHS: PlanPath[] = []
 const NO_SUCH: Message = ['A thing of this kind does not have what it would rest on']
 const NO_FIGURES: FigureId[] = []
 
-/** Every answer of a judgement as it is listed, and what was found. */
-export function answersOf(
-  { ask, id, asks, stage, chainLink, by, danger = false }: Judgement,
+/** Every answer of a judgement as it is listed, and what was found; added to what others gave. */
+export function answerInto(
+  judgement: Judgement,
   facts: Facts,
   next: Milestone,
-): { lines: JudgedLine[]; findings: Finding[] } {
-  const due = isDue(by, next)
-  const given = ask(facts)
-  const findings: Finding[] = []
-  const all = Array.isArray(given) ? given : [given]
-  const lines = all.map((answer): JudgedLine => {
-    const lineId = findingId(id, answer.about)
-    // One shape, made at once: this runs a hundred times at every key.
-    const line = (
-      kind: JudgedLine['answer'],
-      says: Message,
-      missing: PlanPath[],
-      figures: FigureId[],
-      severity?: Severity,
-      at = stage,
-      isDueNow = due,
-    ): JudgedLine => ({
-      id: lineId,
-      asks,
-      stage: at,
-      chainLink,
-      by,
-      due: isDueNow,
-      danger,
-      answer: kind,
-      severity,
-      says,
-      missing,
-      figures,
-    })
-    if ('severity' in answer) {
-      const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, follows, toDo = false } = answer
-      // It stands on the stage of the field that it leads to.
-      const at = path === undefined ? stage : fieldAt(path).stage
-      findings.push({
-        id: lineId,
-        stage: at,
-        chainLink,
-        by,
-        due: due || !toDo,
-        severity,
-        title,
-        says,
-        why,
-        remedies: remedies.filter(possible),
-        figures,
-        ...(path === undefined ? {} : { path }),
-        ...(follows === undefined ? {} : { follows }),
-      })
-      return line('found', title, NO_PATHS, figures, severity, at, due || !toDo)
-    }
-    if ('good' in answer) return line('good', answer.good, NO_PATHS, answer.figures ?? NO_FIGURES)
-    if ('doesNotApply' in answer) return line('does-not-apply', [answer.doesNotApply], NO_PATHS, NO_FIGURES)
-    // What this kind of thing does not have is not asked for.
-    const missing = answer.missing.filter((path) => hasField(facts.plan, path))
-    const where = answer.ended
-    if (missing.length === 0 && where === undefined) return line('does-not-apply', NO_SUCH, NO_PATHS, NO_FIGURES)
-    if (where !== undefined && danger)
-      findings.push({
-        id: findingId(id, answer.about === undefined ? 'ended' : `${answer.about}-ended`),
-        stage,
-        chainLink,
-        by,
-        due: true,
-        severity: 'watch',
-        title: message`Not judged: ${asks.charAt(0).toLowerCase()}${asks.slice(1)}`,
-        says: message`${where}${/[.!?]$/.test(where) ? '' : '.'}`,
-        why: 'Where a table or a rule ends, nothing here says that it is safe. Have it judged by somebody who can, or change what led here.',
-        remedies: [],
-        figures: NO_FIGURES,
-      })
-    return line('cannot-be-judged', where === undefined ? [] : [where], missing, NO_FIGURES)
-  })
-  return { lines, findings }
+  lines: JudgedLine[],
+  findings: Finding[],
+): void {
+  const given = judgement.ask(facts)
+  const due = isDue(judgement.by, next)
+  if (Array.isArray(given)) for (const answer of given) lines.push(lineOf(judgement, answer, facts, due, findings))
+  else lines.push(lineOf(judgement, given, facts, due, findings))
 }
+
+/** One answer as it is listed; what it found is added. */
+function lineOf(of: Judgement, answer: Answer, facts: Facts, due: boolean, findings: Finding[]): JudgedLine {
+  const id = findingId(of.id, answer.about)
+  if ('severity' in answer) {
+    const finding = found(of, id, answer, due)
+    findings.push(finding)
+    const { title, figures, severity, stage } = finding
+    return listed(of, id, 'found', title, NO_PATHS, figures, stage, finding.due, severity)
+  }
+  const as = (kind: JudgedLine['answer'], says: Message, missing = NO_PATHS, figures = NO_FIGURES): JudgedLine =>
+    listed(of, id, kind, says, missing, figures, of.stage, due, undefined)
+  if ('good' in answer) return as('good', answer.good, NO_PATHS, answer.figures)
+  if ('doesNotApply' in answer) return as('does-not-apply', [answer.doesNotApply])
+  // What this kind of thing does not have is not asked for.
+  const missing = answer.missing.filter((path) => hasField(facts.plan, path))
+  const where = answer.ended
+  if (missing.length === 0 && where === undefined) return as('does-not-apply', NO_SUCH)
+  if (where !== undefined && of.danger === true) findings.push(endedFinding(of, answer.about, where))
+  return as('cannot-be-judged', where === undefined ? [] : [where], missing)
+}
+
+/** One shape, made at once: this runs two hundred times at every key. */
+const listed = (
+  { asks, chainLink, by, danger = false }: Judgement,
+  id: FindingId,
+  answer: JudgedLine['answer'],
+  says: Message,
+  missing: PlanPath[],
+  figures: FigureId[],
+  stage: StageId,
+  due: boolean,
+  severity: Severity | undefined,
+): JudgedLine => ({ id, asks, stage, chainLink, by, due, danger, answer, severity, says, missing, figures })
+
+function found({ stage, chainLink, by }: Judgement, id: FindingId, verdict: Verdict, due: boolean): Finding {
+  const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, follows, toDo = false } = verdict
+  return {
+    id,
+    // It stands on the stage of the field that it leads to.
+    stage: path === undefined ? stage : fieldAt(path).stage,
+    chainLink,
+    by,
+    due: due || !toDo,
+    severity,
+    title,
+    says,
+    why,
+    remedies: remedies.filter(possible),
+    figures,
+    ...(path === undefined ? {} : { path }),
+    ...(follows === undefined ? {} : { follows }),
+  }
+}
+
+/** A rule or table that ends where danger can stand behind it. */
+const endedFinding = (
+  { id, asks, stage, chainLink, by }: Judgement,
+  about: string | undefined,
+  where: string,
+): Finding => ({
+  id: findingId(id, about === undefined ? 'ended' : `${about}-ended`),
+  stage,
+  chainLink,
+  by,
+  due: true,
+  severity: 'watch',
+  title: message`Not judged: ${asks.charAt(0).toLowerCase()}${asks.slice(1)}`,
+  says: message`${where}${/[.!?]$/.test(where) ? '' : '.'}`,
+  why: 'Where a table or a rule ends, nothing here says that it is safe. Have it judged by somebody who can, or change what led here.',
+  remedies: [],
+  figures: NO_FIGURES,
+})

@@ -5,7 +5,7 @@ import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
 import { causes } from './causes'
-import { answersOf, severities, type Finding, type FindingId, type JudgedLine } from './finding'
+import { answerInto, severities, type Finding, type FindingId, type JudgedLine } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
@@ -75,11 +75,7 @@ const judgementOf = (id: FindingId): string => id.split('/', 1)[0] ?? ''
 export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; findings: Finding[] } {
   const lines: JudgedLine[] = []
   const findings: Finding[] = []
-  for (const judgement of judgements) {
-    const given = answersOf(judgement, facts, next)
-    lines.push(...given.lines)
-    findings.push(...given.findings)
-  }
+  for (const judgement of judgements) answerInto(judgement, facts, next, lines, findings)
   // What follows from nothing that was found stands by itself.
   const found = new Set(findings.map((f) => f.id))
   for (const f of findings) if (f.follows !== undefined && !found.has(f.follows)) delete f.follows
