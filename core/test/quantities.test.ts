@@ -115,6 +115,21 @@ describe('pairs', () => {
     expect(parsePair('6,0 / 3,5 A', 'current')).toEqual({ ok: true, value: [6, 3.5] })
     expect(parsePair('230', 'voltage')).toEqual({ ok: true, value: [230] })
   })
+  test.each<[string, 'voltage' | 'current', number[]]>([
+    ['208-230/460', 'voltage', [230, 460]],
+    ['220-240 / 380-415 V', 'voltage', [230, 400]],
+    ['115/230', 'voltage', [115, 230]],
+    ['220-440 V', 'voltage', [220, 440]],
+    ['Δ/Y 230/400 V', 'voltage', [230, 400]],
+    ['230VΔ/400VY', 'voltage', [230, 400]],
+    ['AC 220-240V', 'voltage', [230]],
+    ['3~ 400 V', 'voltage', [400]],
+    ['5.2-5.0/2.5', 'current', [5, 2.5]],
+    ['6,0/3,5 A', 'current', [6, 3.5]],
+    ['3/4 A', 'current', [3, 4]],
+  ])('%s is read as plates print it', (text, dimension, value) =>
+    expect(parsePair(text, dimension)).toEqual({ ok: true, value }),
+  )
   test('three are too many', () => expect(parsePair('1/2/3 V', 'voltage').ok).toBe(false))
 })
 
@@ -195,5 +210,52 @@ describe('shop words for the wall', () => {
   })
   test('what is no wall is refused', () => {
     for (const text of ['garage', '5 V', '9000', '']) expect(parseSupplyWords(text).ok).toBe(false)
+  })
+})
+
+describe('what people type into a field', () => {
+  test.each<[string, Dimension, number]>([
+    ['1-1/2 hp', 'power', 1.5 * 745.699871582],
+    ['2 PS', 'power', 2 * 735.49875],
+    ['1 CV', 'power', 735.49875],
+    ['60 cycles', 'frequency', 60],
+    ['1420 tr/min', 'speed', 1420],
+    ['1.420 U/min', 'speed', 1420],
+    ['2850 min-1', 'speed', 2850],
+    ['5-1/2 in', 'length', 5.5 * 25.4],
+    ['2 3/8"', 'length', 2.375 * 25.4],
+    ['13 A fuse', 'current', 13],
+    ['C 16 A', 'current', NaN],
+    ['20 amp breaker', 'current', 20],
+    ['AC 220-240V', 'voltage', 230],
+    ['208-230', 'voltage', 230],
+    ['Δ 230 V', 'voltage', 230],
+    ['400V Y', 'voltage', 400],
+    ['230 V ~', 'voltage', 230],
+    ['5.2-5.0 A', 'current', 5],
+  ])('%s', (text, dimension, value) => {
+    const read = parseQuantity(text, dimension)
+    if (Number.isNaN(value)) expect(read.ok).toBe(false)
+    else expect(read).toEqual({ ok: true, value: expect.closeTo(value, 6) })
+  })
+  test.each<[string, Dimension, RegExp]>([
+    ['6/3 A', 'current', /two values, one for each way of linking; this takes one, for example 6 A/],
+    ['230/400', 'voltage', /for example 230 V/],
+    ['10-12 mm', 'length', /is a range; this takes one value, for example 10 mm/],
+    ['190-440 V', 'voltage', /is a range/],
+  ])('%s is refused with an example that works', (text, dimension, message) => {
+    const read = parseQuantity(text, dimension)
+    expect(read.ok ? '' : read.message).toMatch(message)
+    const example = /for example (.*)\.$/.exec(read.ok ? '' : read.message)?.[1] ?? ''
+    expect(parseQuantity(example, dimension).ok).toBe(true)
+  })
+  test('a wall of 120/240 asks which two wires, and what it says then reads', () => {
+    const read = parseSupplyWords('120/240')
+    expect(read.ok).toBe(false)
+    const said = [...(read.ok ? '' : read.message).matchAll(/"([^"]+)"/g)].map((m) => m[1] ?? '')
+    expect(said.slice(1).map((text) => parseSupplyWords(text))).toEqual([
+      { ok: true, value: { voltageV: 240, phases: 1, topology: 'line-line' } },
+      { ok: true, value: { voltageV: 120, phases: 1, topology: 'line-neutral' } },
+    ])
   })
 })

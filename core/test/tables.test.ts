@@ -20,6 +20,7 @@ import { safeOperatingSpeeds } from '../src/data/safeOperatingSpeeds'
 import { shaftFanCurve } from '../src/data/shaftFanCurve'
 import { tableSources } from '../src/data/tableSources'
 import { terminalConnections } from '../src/data/terminalConnections'
+import { threadPitches } from '../src/data/threadPitches'
 import { drillFeed, rimSpeeds, workMaterials } from '../src/data/workMaterials'
 import { beltPower } from '../src/drivetrain'
 import { frameHeightMm } from '../src/motor'
@@ -202,6 +203,11 @@ describe('every table', () => {
       [terminalConnections['9-star']?.['low']?.joined[0], [1, 7]],
       [terminalConnections['9-delta']?.['low']?.joined[0], [1, 6, 7]],
       [terminalConnections['6']?.['star']?.joined, [[6, 4, 5]]],
+    ],
+    threadPitches: [
+      [threadPitches.metric.find(([d]) => d === 8)?.[1], 1.25],
+      [threadPitches.metric.find(([d]) => d === 20)?.[1], 2.5],
+      [threadPitches.inch.find(([name]) => name === '1/2')?.[2], 13],
     ],
     workMaterials: [
       [workMaterials['mild-steel'].kc11, 1990],

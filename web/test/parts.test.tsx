@@ -46,7 +46,7 @@ describe('a quantity field', () => {
     const field = type('Power', '7 A')
     expect(field).toHaveProperty('value', '7 A')
     expect(field.getAttribute('aria-invalid')).toBe('true')
-    expect(screen.getByRole('alert').textContent).toBe('"A" is a current; this takes a power in W, kW, hp.')
+    expect(screen.getByRole('alert').textContent).toBe('"A" is a current; this takes a power in W, kW, hp, PS.')
     expect(open().plan.motor.powerW).toBe(1500)
     fireEvent.keyDown(field, { key: 'Escape' })
     expect(field).toHaveProperty('value', '1.5 kW')

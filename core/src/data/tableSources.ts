@@ -93,6 +93,11 @@ export const tableSources: Readonly<Record<string, TableSource>> = {
     edition: 'IEC 60034-8:2014; NEMA MG 1-2016',
     tolerance: 'none; the picture inside the lid is the authority',
   },
+  threadPitches: {
+    source: 'ISO 261, metric coarse; ASME B1.1, unified coarse',
+    edition: 'ISO 261:1998; ASME B1.1-2019',
+    tolerance: 'none: nominal sizes',
+  },
   workMaterials: planning(
     'Kienzle constants, starting speeds and feeds as in machining handbooks',
     'a third: tool, work and machine',

@@ -43,6 +43,8 @@ export { inShownUnit, printNumber, printQuantity } from '../quantities/printQuan
 export { parseSupplyWords } from '../quantities/supplyWords'
 export { report } from '../report/report'
 export { cut } from '../rules/text'
+export { commonJobs } from '../survey/commonJobs'
+export { type JobRead, readJob } from '../survey/readJob'
 export { chainLinks } from '../stages/chainLinks'
 export { type Milestone, milestones } from '../stages/milestones'
 export { type StageId, stageIds, stages } from '../stages/stages'

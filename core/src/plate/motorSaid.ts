@@ -1,4 +1,4 @@
-import { nominalVoltage, type UnitSystem } from '../quantities'
+import { nominalVoltage, valueOfRange, type UnitSystem } from '../quantities'
 import type { PlanPath } from '../plan'
 import { figureOf, near, oddPair, rangesOf } from './figures'
 import type { Link, NumberGroup, Range } from './groups'
@@ -75,10 +75,8 @@ function voltageOf({ low, high }: Range, term: Term): VoltageOf {
   const from = figureOf(low, term)
   if (high === undefined) return { value: from, ranged: false, doubt: false }
   const to = figureOf(high, term)
-  const [a, b] = [nominalVoltage(from), nominalVoltage(to)]
-  if (a === b || (a === 208 && b === 230)) return { value: b, ranged: true, doubt: false }
-  const middle = nominalVoltage((from + to) / 2)
-  return { value: middle, ranged: true, doubt: !(from < middle && middle < to) || to / from > 1.35 }
+  const value = valueOfRange(from, to, 'voltage')
+  return { value: value ?? nominalVoltage((from + to) / 2), ranged: true, doubt: value === undefined }
 }
 
 interface Point {

@@ -55,6 +55,11 @@ export function parseSupplyWords(text: string): Parsed<SupplyWords> {
   if (long) return long
   const words = plainText(text).toLowerCase().replace(/[-,]/g, ' ').replace(/\s+/g, ' ')
   const phrase = phrases.find((p) => p.words.test(words))
+  if (!phrase && /\b1(?:10|15|20)\s*\/\s*2(?:08|20|30|40)\b/.test(words))
+    return {
+      ok: false,
+      message: `"${text.trim()}" is a wall of two lives and a neutral: type "240, two hots" for the two lives, or "120, one hot" for one of them and neutral.`,
+    }
   const three = /\b(3|three) ?(ph|phase|phases)\b|\b3~/.test(words)
   const one = /\b(1|one|single|split) ?(ph|phase)\b|\b1~/.test(words)
   const withoutCounts = words.replace(/\b(1|2|3|one|two|three) ?(ph|phases?|hots?|lives?|legs?)\b|\b[123]~/g, ' ')

@@ -20,6 +20,9 @@ export interface TypedFieldProps {
   inputMode?: 'decimal' | 'text'
 }
 
+const sameText = (a: string, b: string): boolean =>
+  a.replace(/\s+/g, '').toLowerCase() === b.replace(/\s+/g, '').toLowerCase()
+
 /**
  * A text field that is read when left. What cannot be read stays in the field with the reason,
  * also when the person goes elsewhere and comes back; the plan keeps its last good value.
@@ -47,7 +50,8 @@ export function TypedField({
 
   const commit = () => {
     setEditing(false)
-    if (unread === undefined && text === printed) return
+    // What is printed, typed again, changes nothing: it may be rounded.
+    if (unread === undefined && sameText(text, printed)) return
     const result = read(text)
     if (!result.ok) {
       refuse({ text, message: result.message })

@@ -31,14 +31,24 @@ export function readQuantity(
   const dimension = field.dimension ?? 'number'
   const parsed = parseQuantity(text, dimension, system)
   if (!parsed.ok) return parsed
-  const message = outside(field, parsed.value, dimension, system)
-  return message ? { ok: false, message } : { ok: true, value: [{ path, value: parsed.value }] }
+  // A share of one is printed in per cent on many plates: cos phi 79.
+  const asShare = field.max === 1 && parsed.value > 1.5 && parsed.value <= 100
+  const value = asShare ? parsed.value / 100 : parsed.value
+  const message = outside(field, value, dimension, system)
+  return message ? { ok: false, message } : { ok: true, value: [{ path, value }] }
 }
 
 /** One of two fields that are typed as one. */
 interface Half {
   path: PlanPath
   field: PlanField | undefined
+}
+
+/** Lower volts first, and with them the larger amps, whichever order a plate has them in. */
+function inOrder([first, second]: readonly number[], dimension: Dimension): (number | undefined)[] {
+  if (first === undefined || second === undefined) return [first, second]
+  const turned = dimension === 'voltage' ? first > second : dimension === 'current' && first < second
+  return turned ? [second, first] : [first, second]
 }
 
 /** Reads `230/400 V` for the two fields of a plate; one value fills the first and empties the second. */
@@ -52,11 +62,12 @@ export function readPair(low: Half, high: Half, text: string, system: UnitSystem
     const message = field && outside(field, value, dimension, system)
     if (message) return { ok: false, message }
   }
+  const [first, second] = inOrder(parsed.value, dimension)
   return {
     ok: true,
     value: [
-      { path: low.path, value: parsed.value[0] },
-      { path: high.path, value: parsed.value[1] },
+      { path: low.path, value: first },
+      { path: high.path, value: second },
     ],
   }
 }

@@ -1,6 +1,6 @@
 import type { Job, JobLine } from '@zesty/core'
 import { ChevronDown, Plus } from 'lucide-react'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
@@ -11,6 +11,8 @@ import { WordsField } from '../../parts/WordsField'
 import { newId } from '../../parts/newId'
 import { JobFields } from './JobFields'
 import { withItem, withoutItem } from './listEdits'
+
+const JobLineForm = lazy(() => import('./JobLineForm').then((m) => ({ default: m.JobLineForm })))
 
 /** The work the machine must do, and the speed each piece wants. */
 export function Jobs() {
@@ -50,6 +52,9 @@ export function Jobs() {
           )
         })}
       </ul>
+      <Suspense>
+        <JobLineForm />
+      </Suspense>
       <button
         type="button"
         className="btn mt-2"
