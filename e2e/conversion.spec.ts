@@ -108,6 +108,18 @@ test('an address that leads nowhere says so and leads back', async ({ page }) =>
   await expect(page.getByText('There is no such conversion.')).toBeVisible()
 })
 
+test('another machine is begun from one: a copy in the same shop, open at once', async ({ page, shop }) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+  await page.goto(`/shops/${shop.id}`)
+  await page.getByRole('button', { name: /^Begin another from Gap-bed lathe/ }).click()
+  await page.waitForURL('**/conversions/**')
+  const [made = ''] = /\/conversions\/[^/]+/.exec(page.url()) ?? []
+  await page.goto(`${made}/motor`)
+  await expect(page.getByLabel('Frame')).toHaveValue('90L')
+  await page.goto(`/shops/${shop.id}`)
+  await expect(page.getByRole('link', { name: /^Gap-bed lathe.*, copy$/ })).toBeVisible()
+})
+
 test('a machine can be taken away, after a question', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/turret-mill')
   await page.goto(`/shops/${shop.id}`)

@@ -62,6 +62,22 @@ describe('keeping a plan', () => {
     expect((await h.api.get(`/api/conversions/${id}/revisions`)).body).toHaveLength(2)
   })
 
+  test('another is begun from one: a conversion of its own in the same shop, without what was measured', async () => {
+    const { id, plan } = await begin()
+    await save(id, 1, {
+      ...plan,
+      survey: { ...plan.survey, coastS: 20 },
+      settings: { ...plan.settings, chosen: { maximumHz: 90 } },
+    })
+    const copy = (await h.api.post(`/api/conversions/${id}/copy`).expect(201)).body
+    expect([copy.id === id, copy.revision, copy.plan.name]).toEqual([false, 1, `${plan.name}, copy`])
+    expect([copy.plan.survey.coastS, copy.plan.settings.chosen.maximumHz]).toEqual([undefined, 90])
+    const [first] = (await h.api.get(`/api/conversions/${copy.id}/revisions`)).body
+    expect(first.origin).toBe(`begun from ${plan.name}`)
+    expect((await h.api.get(`/api/conversions/${id}`)).body.revision).toBe(2)
+    await h.api.post('/api/conversions/00000000-0000-4000-8000-000000000000/copy').expect(404)
+  })
+
   test.each<[string, unknown, string]>([
     ['negative', { motor: { powerW: -1 } }, 'plan.motor.powerW'],
     ['unknown key', { colour: 'red' }, 'plan.colour'],

@@ -51,6 +51,11 @@ export class ConversionsController {
     return this.conversions.save(idOf(id, 'conversion'), body, askerOf(req))
   }
 
+  @Post('conversions/:id/copy')
+  copy(@Param('id') id: string, @Req() req: FastifyRequest) {
+    return this.conversions.copy(idOf(id, 'conversion'), askerOf(req))
+  }
+
   @Delete('conversions/:id')
   @HttpCode(204)
   remove(@Param('id') id: string) {

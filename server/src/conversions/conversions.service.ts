@@ -3,6 +3,7 @@ import { Inject, Injectable } from '@nestjs/common'
 import {
   conversionFile,
   CONVERSION_FORMAT,
+  copyPlan,
   emptyPlan,
   advise,
   PLAN_VERSION,
@@ -87,6 +88,12 @@ export class ConversionsService {
     const read = readConversionFile(document)
     if (!read.ok) throw badInput(read.faults, 422)
     return this.insert(shopId, read.value, 'imported', by)
+  }
+
+  /** Another conversion of the same shop, begun from this one. */
+  async copy(id: string, by: Asker): Promise<Conversion> {
+    const { shopId, plan } = await this.find(id)
+    return this.insert(shopId, copyPlan(plan), `begun from ${plan.name}`, by)
   }
 
   async insert(shopId: string, plan: Plan, origin: string, by: Asker): Promise<Conversion> {

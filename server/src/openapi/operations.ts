@@ -227,6 +227,15 @@ export const operations: readonly Operation[] = [
     errors: [404],
   },
   {
+    method: 'post',
+    path: '/api/conversions/{id}/copy',
+    id: 'copyConversion',
+    tag: 'Conversions',
+    summary: 'Begin another from it: decisions and plates go along, what was measured on this machine does not',
+    answer: { status: 201, says: 'The new conversion', schema: 'Conversion' },
+    errors: [404, 422],
+  },
+  {
     method: 'get',
     path: '/api/conversions/{id}/evaluation',
     id: 'evaluateConversion',

@@ -1,7 +1,7 @@
 import { machineKinds, messageText, type UnitSystem } from '@zesty/core'
 import { isReadable, type MachineLine, type ReadableLine, type UnreadableLine } from '@zesty/core/http'
 import { formatDistanceToNow } from 'date-fns'
-import { Trash2 } from 'lucide-react'
+import { Copy, Trash2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { Mark } from '../parts/Mark'
 
@@ -9,10 +9,12 @@ import { Mark } from '../parts/Mark'
 export function MachineTicket({
   machine,
   units,
+  onCopy,
   onRemove,
 }: {
   machine: MachineLine
   units: UnitSystem
+  onCopy: () => void
   onRemove: () => void
 }) {
   const { id, name } = machine
@@ -28,6 +30,16 @@ export function MachineTicket({
             {name}
           </Link>
         </h2>
+        {isReadable(machine) && (
+          <button
+            type="button"
+            className="inline-flex size-11 items-center justify-center rounded text-ink-2"
+            aria-label={`Begin another from ${name}`}
+            onClick={onCopy}
+          >
+            <Copy size={18} aria-hidden="true" />
+          </button>
+        )}
         <button
           type="button"
           className="inline-flex size-11 items-center justify-center rounded text-ink-2"

@@ -28,6 +28,15 @@ export function ShopScreen() {
   const { data: machines, error: machinesError } = api.useMachinesQuery(shopId, { refetchOnMountOrArgChange: true })
   const [adding, setAdding] = useState<'machine' | 'shop'>()
   const [removing, setRemoving] = useState<MachineLine>()
+  const [copyMachine] = api.useCopyMachineMutation()
+  const navigate = useNavigate()
+  const copy = async ({ id, name }: MachineLine) => {
+    const made = await copyMachine(id)
+    if (made.data) {
+      notice(`Begun from ${name}: decisions and plates came along, what was measured did not`)
+      await navigate(`/conversions/${made.data.id}`)
+    } else notice(`${name} was not copied. ${problemText(made.error)}`)
+  }
   useEffect(() => {
     document.title = `${shop?.name ?? 'Shop'} - Zesty Lathe`
   }, [shop?.name])
@@ -98,7 +107,12 @@ export function ShopScreen() {
             <ul className="grid gap-3 md:grid-cols-2">
               {machines?.map((m) => (
                 <li key={m.id}>
-                  <MachineTicket machine={m} units={shop.units} onRemove={() => setRemoving(m)} />
+                  <MachineTicket
+                    machine={m}
+                    units={shop.units}
+                    onCopy={() => void copy(m)}
+                    onRemove={() => setRemoving(m)}
+                  />
                 </li>
               ))}
             </ul>

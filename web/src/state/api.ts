@@ -97,6 +97,11 @@ export const api = createApi({
       }),
       invalidatesTags: ['Machine', 'Shop'],
     }),
+    copyMachine: b.mutation({
+      responseSchema: conversionSchema,
+      query: (id: string) => ({ url: `conversions/${id}/copy`, method: 'POST' }),
+      invalidatesTags: ['Machine', 'Shop'],
+    }),
     removeMachine: b.mutation<null, string>({
       query: (id) => ({ url: `conversions/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Machine', 'Shop'],
