@@ -110,6 +110,26 @@ describe('the search is exact', () => {
 
 describe('what is allowed', () => {
   const plan = lathe()
+  test('nothing is shown that the findings stop: no drive the wall cannot feed, no belt too fast, too weak or shaking', () => {
+    const plan = lathe(set('survey.positions.1.resonanceHz', 70))
+    const criteria = criterion()
+    const { best, front } = run(plan, small(plan, criteria, 12), criteria)
+    expect(best.length).toBeGreaterThan(0)
+    for (const found of [...best, ...front]) {
+      const taken = applyPatch(plan, takeCombination(plan, found))
+      const against = evaluate(taken).findings.filter(
+        (f) =>
+          /^(belts\.over-speed|belts\.too-weak|spindle\.resonance)/.test(f.id) ||
+          (f.severity === 'stop' && /^(wall\.d|drive\.(three|rectifier|output)|motor\.over-safe)/.test(f.id)),
+      )
+      expect(against.filter((f) => f.severity !== 'note').map((f) => f.id)).toEqual([])
+      // New pulleys are cut for as many belts as this motor wants.
+      if (found.belts !== undefined) expect(taken.survey.positions[0]?.transmission[0]?.belts).toBe(found.belts)
+    }
+    // A wall of half the volts feeds none of these drives.
+    const half = lathe(set('supply.voltageV', 115))
+    expect(run(half, small(half, criteria, 3), criteria).best).toEqual([])
+  })
   test('kept parts stay, and cost nothing', () => {
     const criteria = criterion({ keepMotor: true, keepDrive: true, keepPulleys: true })
     const { best, total } = run(plan, searchSpace(plan, shipped, criteria), criteria)

@@ -10,4 +10,6 @@ export interface Combination extends Ranked {
   topHz: number
   bottomHz: number
   inputA: number
+  /** V-belts side by side that new pulleys want for this motor; where that is known. */
+  belts?: number
 }

@@ -54,12 +54,23 @@ const SHOWN = 12
 const ofBelts: ReadonlySet<string> = new Set<JudgementId>(['belts.over-speed', 'belts.too-weak', 'spindle.resonance'])
 const ofMotor: ReadonlySet<string> = new Set<JudgementId>(['motor.over-safe-speed', 'motor.past-pull-out'])
 
-/** Whether the findings have nothing against it: asked only of what would be shown, for each asks a whole evaluation. */
-function isSound(plan: Plan, found: Combination): boolean {
-  return !evaluate(applyPatch(plan, takeCombination(plan, found))).findings.some((f) => {
+/** What the findings say of one that would be shown: whether they have nothing against it, and how many belts it wants. */
+interface Held {
+  sound: boolean
+  belts: number | undefined
+}
+
+/** Asked only of what would be shown, for it takes a whole evaluation. */
+function heldAgainstFindings(plan: Plan, found: Combination): Held {
+  const { findings, figures } = evaluate(applyPatch(plan, takeCombination(plan, found)))
+  const against = findings.some((f) => {
     const id = f.id.split('/')[0] ?? ''
     return (ofBelts.has(id) && f.severity !== 'note') || (ofMotor.has(id) && f.severity === 'stop')
   })
+  const wanted = found.train.positions.flatMap(({ position }) =>
+    position.transmission.flatMap((_, s) => figures[`position.${position.id}.belt${s + 1}.beltsWanted`]?.value ?? []),
+  )
+  return { sound: !against, belts: found.train.own || wanted.length === 0 ? undefined : Math.max(...wanted) }
 }
 
 /** The cell of the widest knob; undefined where the pair stands no hertz at all. */
@@ -113,7 +124,7 @@ export function* search(
     lostJobs: 0,
     unsound: 0,
   }
-  const sound = new Map<TrainChoice, Map<string, boolean>>()
+  const sound = new Map<TrainChoice, Map<string, Held>>()
   for (const [m, motor] of space.motors.entries())
     for (const [d, drive] of space.drives.entries()) {
       const variant = pairs(motor, drive)
@@ -187,12 +198,13 @@ export function* search(
   /** Of one train between one pair of hertz, remembered: the search comes by it again and again. */
   function isSoundAt(found: Combination): boolean {
     const key = `${found.topHz} ${found.bottomHz}`
-    const known = sound.get(found.train) ?? new Map<string, boolean>()
+    const known = sound.get(found.train) ?? new Map<string, Held>()
     sound.set(found.train, known)
-    const told = known.get(key) ?? isSound(plan, found)
+    const told = known.get(key) ?? heldAgainstFindings(plan, found)
     known.set(key, told)
-    if (!told) state.unsound += 1
-    return told
+    if (!told.sound) state.unsound += 1
+    else if (told.belts !== undefined) found.belts = told.belts
+    return told.sound
   }
 
   /** Whether the best that this train could be between any hertz is already beaten. */

@@ -1,10 +1,10 @@
-import { set, type Patch, type Plan } from '../plan'
+import { set, type Patch, type Plan, type Position } from '../plan'
 import type { Combination } from './combination'
 import { variantPatch } from './variant'
 
 /** What taking a found combination over does to the plan: parts, hertz, and pulleys where they are new. */
-export function takeCombination(plan: Plan, { motor, drive, train, topHz, bottomHz }: Combination): Patch {
-  const positions = train.positions.map((p) => p.position)
+export function takeCombination(plan: Plan, { motor, drive, train, topHz, bottomHz, belts }: Combination): Patch {
+  const positions = train.positions.map(({ position }) => withBelts(position, belts))
   const [first] = positions
   return [
     ...variantPatch(motor, drive),
@@ -19,3 +19,16 @@ export function takeCombination(plan: Plan, { motor, drive, train, topHz, bottom
         ]),
   ]
 }
+
+/** New pulleys are cut for as many belts as the motor wants, where nobody counted them. */
+const withBelts = (position: Position, belts: number | undefined): Position =>
+  belts === undefined
+    ? position
+    : {
+        ...position,
+        transmission: position.transmission.map((stage) =>
+          (stage.kind === undefined || stage.kind === 'v-belt') && stage.belts === undefined
+            ? { ...stage, belts }
+            : stage,
+        ),
+      }

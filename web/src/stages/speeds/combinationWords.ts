@@ -5,5 +5,7 @@ import { type Combination } from '@zesty/core/search'
 export const connectionWords = ({ motor }: Combination): string => connections[motor.connection].toLowerCase()
 
 /** Pulleys with their belt, where a stock one is known; both are bought by millimetres everywhere. */
-export const pulleyWords = ({ train }: Combination): string =>
-  train.beltMm === undefined ? train.name : `${train.name}, belt ${printNumber(train.beltMm, 5, 1)} mm`
+export const pulleyWords = ({ train, belts }: Combination): string =>
+  train.beltMm === undefined
+    ? train.name
+    : `${train.name}, ${belts === undefined || belts === 1 ? 'belt' : `${belts} belts of`} ${printNumber(train.beltMm, 5, 1)} mm`
