@@ -10,7 +10,7 @@ test('what cannot be read stays in the field with the reason, also after going e
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
   const power = page.getByLabel('Power', { exact: true })
   await type(page, 'Power', '230 V')
-  await expect(page.getByText('"V" is a voltage; this takes a power in W, kW, hp.')).toBeVisible()
+  await expect(page.getByText('"V" is a voltage; this takes a power in W, kW, hp, PS.')).toBeVisible()
   await expect(power).toHaveAttribute('aria-invalid', 'true')
   await page.keyboard.press('Tab')
   await page.getByRole('link', { name: /Drive/ }).click()
@@ -18,7 +18,7 @@ test('what cannot be read stays in the field with the reason, also after going e
   await expect(power).toHaveValue('230 V')
   await page.reload()
   await expect(power).toHaveValue('230 V')
-  await expect(page.getByText('"V" is a voltage; this takes a power in W, kW, hp.')).toBeVisible()
+  await expect(page.getByText('"V" is a voltage; this takes a power in W, kW, hp, PS.')).toBeVisible()
   // The plan kept its last good value all the while.
   await expect(page.getByRole('button', { name: /^Rated torque: 10\.1 N m/ })).toBeVisible()
   await type(page, 'Power', '2 kW')

@@ -1,5 +1,5 @@
 import type { Dimension } from './dimension'
-import { nominalVoltage } from './supplyWords'
+import { nominalVoltage } from './nominalVoltage'
 
 /** A sign or word of the two links, which may stand before or behind volts and amps and says nothing of their size. */
 const LINK = String.raw`(?:[ΔδYyDd∆△λ⅄]|star|delta)`
