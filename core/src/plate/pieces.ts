@@ -50,9 +50,14 @@ const matchAt = (pattern: RegExp, text: string, at: number): string | undefined 
   return pattern.exec(text)?.[0]
 }
 
+/** Horsepower and inches are told in fractions; `60 1/4 HP` is a number of its own before a quarter. */
+const MOST_WITH_FRACTION = 30
+
 const properFraction = (text: string): boolean => {
   const [, whole, over, under] = /^(?:(\d+)[\s-]+)?(\d+)\/(\d+)$/.exec(text) ?? []
-  return Number(over) < Number(under) && (whole === undefined || Number(whole) > 0)
+  return (
+    Number(over) < Number(under) && (whole === undefined || (Number(whole) > 0 && Number(whole) <= MOST_WITH_FRACTION))
+  )
 }
 
 /** Words that are no quantity and stand directly behind a number without a blank. */
