@@ -54,6 +54,14 @@ const further: readonly Plan[] = [
     set('installation.boxDuty', 'half'),
   ),
   spoiled(...beforeConverter),
+  // A saw known by what its blade does, without its pulleys; and a motor on the bench.
+  spoiled(
+    set('survey.positions.1.transmission', [{ kind: 'v-belt' }]),
+    set('survey.positions.1.knownSurfaceMPerMin', 40),
+    set('survey.positions.1.wheelMm', 350),
+    set('survey.positions.1.knownHz', 50),
+  ),
+  spoiled(set('survey.machineKind', 'bare-motor')),
 ]
 const plans: readonly Plan[] = [
   ...demoPlans.values(),

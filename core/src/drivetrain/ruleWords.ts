@@ -308,6 +308,30 @@ export const drivetrainRuleWords = {
     output: { reduction: 'turns, of the first shaft for one of the second' },
     example: { speedRatio: 0.4018 },
   },
+  'drivetrain.ratio-from-speeds': {
+    title: 'Ratio of a train, from the speeds of its ends',
+    formula: 'i = n_s / n_m',
+    citation: 'Definition; both speeds at one time',
+    input: {
+      spindleRpm: 'rpm, of the spindle, as printed or read',
+      motorRpm: 'rpm, of the motor then; by its hertz without slip',
+    },
+    output: { speedRatio: 'ratio, spindle rpm over motor rpm' },
+    example: { spindleRpm: 570, motorRpm: 1420 },
+  },
+  'drivetrain.missing-size': {
+    title: 'The one size of a train that is not known',
+    formula: 'driving D = i d / i_others;  driven D = d i_others / i',
+    citation: 'Kinematics of belt and gear trains; pitch diameters or teeth',
+    input: {
+      speedRatio: 'spindle rpm over motor rpm, of the whole train',
+      otherRatio: 'ratio of its other stages, and of the belt’s slip in this one',
+      size: 'mm pitch diameter or teeth, of the other wheel of the stage',
+      drives: 'true where the known wheel drives and the driven one is asked for',
+    },
+    output: { size: 'mm pitch diameter or teeth, of the wheel asked for' },
+    example: { speedRatio: 0.4018, otherRatio: 1, size: 90, drives: true },
+  },
   'drivetrain.shaft-speed': {
     title: 'Speed of a shaft behind a ratio',
     formula: 'n_2 = n_1 (n_2 / n_1)',

@@ -1,7 +1,7 @@
 import { fluxLimits } from '../data/fluxLimits'
 import { severities, type Finding, type JudgedLine, type Severity } from '../findings/finding'
 import { chainLinkIds, chainLinks, type ChainLinkId } from '../stages/chainLinks'
-import type { Connection } from '../plan'
+import { isBareMotor, type Connection } from '../plan'
 import { amount, amps, hertz, newtonMetres, printNumber, rpm, message, volts, type Message } from '../quantities'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
@@ -88,7 +88,8 @@ function motorText({ motor, speeds }: Facts): Text {
 const reduction = (speedRatio: number): string =>
   speedRatio <= 1 ? `${printNumber(1 / speedRatio, 3, 2)} : 1` : `1 : ${printNumber(speedRatio, 3, 2)}`
 
-function belts({ speeds }: Facts): Text {
+function belts({ plan, speeds }: Facts): Text {
+  if (isBareMotor(plan)) return { headline: message`None`, detail: message`the motor’s own shaft`, known: true }
   const shown = speeds.main ?? speeds.positions[0]
   const ratio = numberOf(shown?.speedRatio)
   if (!shown || ratio === undefined || ratio === 0) return unknown('pulley sizes')
@@ -126,7 +127,7 @@ export const chain = (facts: Facts, findings: readonly Finding[], judged: readon
     const unjudged = judged.some((j) => j.chainLink === id && j.due && j.danger && j.answer === 'cannot-be-judged')
     return {
       id,
-      name: chainLinks[id].name,
+      name: id === 'spindle' && isBareMotor(facts.plan) ? 'Shaft' : chainLinks[id].name,
       state: worst === 'stop' || worst === 'watch' ? worst : known && !unjudged ? (worst ?? 'ok') : 'open',
       headline,
       detail,

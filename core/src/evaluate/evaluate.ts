@@ -11,7 +11,7 @@ import type { SettingLine } from '../facts/settings/settingLine'
 import { spindleLimits } from '../facts/spindle/spindleLimits'
 import type { Finding, JudgedLine } from '../findings/finding'
 import { judge } from '../findings/judge'
-import type { Connection, Plan } from '../plan'
+import { asJudged, type Connection, type Plan } from '../plan'
 import type { Milestone } from '../stages/milestones'
 import { chain, type ChainLink } from './chain'
 import { nextMilestone } from './nextMilestone'
@@ -67,7 +67,8 @@ export interface Evaluation {
  *
  * @example evaluate(emptyPlan('Lathe')).next?.text // 'Say what machine it is'
  */
-export function evaluate(plan: Plan, tables: PlanningTables = shippedTables, memory?: CircuitMemory): Evaluation {
+export function evaluate(typed: Plan, tables: PlanningTables = shippedTables, memory?: CircuitMemory): Evaluation {
+  const plan = asJudged(typed)
   const ledger = new Ledger(plan)
   const facts = factsOf({ plan, tables, ledger }, memory)
   const comesNext = nextMilestone(facts)

@@ -1,7 +1,7 @@
 import type { Blocked, Figure } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import type { Finding, FindingId } from '../findings/finding'
-import { fieldAt, hasField, valueAt, type Plan, type PlanPath } from '../plan'
+import { fieldAt, isThere, valueAt, type Plan, type PlanPath } from '../plan'
 import { stageIds, stages, type StageId } from '../stages/stages'
 
 /** What a stage cannot do without. That each is a path of the plan is checked here: the table of stages stands below the plan. */
@@ -35,7 +35,7 @@ const isMissing = (plan: Plan, path: PlanPath): boolean => {
 function asked(plan: Plan, path: PlanPath): boolean {
   const { motor, survey } = plan
   // What this kind of motor does not have is no question.
-  if (!hasField(plan, path)) return false
+  if (!isThere(plan, path)) return false
   if (path === 'motor.connection') return motor.leads !== '3' && motor.highVoltageV !== undefined
   if (path === 'survey.holders') return survey.spindleNose !== 'none'
   return path !== 'survey.mainPositionId' || survey.positions.length > 1
@@ -53,7 +53,7 @@ export function missingFields(
   for (const b of Object.values(blocked)) {
     for (const path of b?.missing ?? []) {
       // What is known, or what this kind of thing does not have, is not asked for.
-      if (figures[path] || !hasField(plan, path)) continue
+      if (figures[path] || !isThere(plan, path)) continue
       const labels = waits.get(path) ?? new Set<string>()
       if (b && b.id !== path) labels.add(b.label)
       if (labels.size > 0 || waits.has(path)) waits.set(path, labels)
@@ -104,7 +104,8 @@ const firstPath = stageIds.flatMap((stage) => {
 
 /** The five-minute path, each step done or with the field it waits for. */
 export const firstSteps = (plan: Plan): FirstStep[] =>
-  firstPath.map(({ label, text, stage, paths }) => {
+  firstPath.flatMap(({ label, text, stage, paths }) => {
+    if (!paths.some((p) => isThere(plan, p))) return []
     const path = paths.find((p) => asked(plan, p) && isMissing(plan, p))
     return { label, text, stage, done: path === undefined, ...(path === undefined ? {} : { path }) }
   })

@@ -28,7 +28,7 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
   const motor = motorFacts(context)
   const installation = installationFacts({ ...context, motor })
   const drive = driveFacts({ ...context, supply, motor, installation })
-  const trains = trainFacts(context)
+  const trains = trainFacts({ ...context, motor })
   const main = trains.find((t) => t.position.id === mainPosition(plan)?.id)
   const settings = settingsFacts({ ...context, motor, drive, main })
   const speeds = speedFacts({ ...context, motor, drive, settings, trains })

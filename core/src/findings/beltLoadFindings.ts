@@ -219,7 +219,7 @@ export const beltLoadFindings = [
             says: message`${inMesh} in mesh on the small pulley; six are wanted.`,
             why: 'It jumps under load, and jumping strips it.',
             figures: [`${id}.inMesh`],
-            path: `${path}.${pulleys.driverIsSmall ? 'driverMm' : 'drivenMm'}`,
+            path: pulleys.smallPath,
           }
         },
         onlyTiming,

@@ -1,6 +1,6 @@
 import type { Facts } from '../facts/facts'
 import type { FigureId } from '../facts/figureId'
-import { fieldAt, hasField, type Patch, type PlanPath } from '../plan'
+import { fieldAt, isThere, type Patch, type Plan, type PlanPath } from '../plan'
 import { message, type Message } from '../quantities'
 import type { ChainLinkId } from '../stages/chainLinks'
 import { isDue, type Milestone } from '../stages/milestones'
@@ -116,8 +116,8 @@ export const judgement = <const Id extends string>(
  * A remedy is only offered where every value it sets is one the plan may hold. That the path is there at all is no
  * question: one that is not would be a bug, and throws.
  */
-const possible = ({ patch }: Remedy): boolean =>
-  patch.every(({ path, value }) => value === undefined || fieldAt(path).accepts(value))
+const isPossible = ({ patch }: Remedy, plan: Plan): boolean =>
+  patch.every(({ path, value }) => isThere(plan, path) && (value === undefined || fieldAt(path).accepts(value)))
 
 const NO_PATHS: PlanPath[] = []
 const NO_SUCH: Message = ['A thing of this kind does not have what it would rest on']
@@ -141,7 +141,7 @@ export function answerInto(
 function lineOf(of: Judgement, answer: Answer, facts: Facts, due: boolean, findings: Finding[]): JudgedLine {
   const id = findingId(of.id, answer.about)
   if ('severity' in answer) {
-    const finding = found(of, id, answer, due)
+    const finding = found(of, id, answer, due, facts.plan)
     findings.push(finding)
     const { title, figures, severity, stage } = finding
     return listed(of, id, 'found', title, NO_PATHS, figures, stage, finding.due, severity)
@@ -151,7 +151,7 @@ function lineOf(of: Judgement, answer: Answer, facts: Facts, due: boolean, findi
   if ('good' in answer) return as('good', answer.good, NO_PATHS, answer.figures)
   if ('doesNotApply' in answer) return as('does-not-apply', [answer.doesNotApply])
   // What this kind of thing does not have is not asked for.
-  const missing = answer.missing.filter((path) => hasField(facts.plan, path))
+  const missing = answer.missing.filter((path) => isThere(facts.plan, path))
   const where = answer.ended
   if (missing.length === 0 && where === undefined) return as('does-not-apply', NO_SUCH)
   if (where !== undefined && of.danger === true) findings.push(endedFinding(of, answer.about, where))
@@ -171,8 +171,15 @@ const listed = (
   severity: Severity | undefined,
 ): JudgedLine => ({ id, asks, stage, chainLink, by, due, danger, answer, severity, says, missing, figures })
 
-function found({ stage, chainLink, by }: Judgement, id: FindingId, verdict: Verdict, due: boolean): Finding {
-  const { severity, title, says, why, remedies = [], figures = NO_FIGURES, path, follows, toDo = false } = verdict
+function found(
+  { stage, chainLink, by }: Judgement,
+  id: FindingId,
+  verdict: Verdict,
+  due: boolean,
+  plan: Plan,
+): Finding {
+  const { severity, title, says, why, remedies = [], figures = NO_FIGURES, follows, toDo = false } = verdict
+  const path = verdict.path !== undefined && isThere(plan, verdict.path) ? verdict.path : undefined
   return {
     id,
     // It stands on the stage of the field that it leads to.
@@ -184,7 +191,7 @@ function found({ stage, chainLink, by }: Judgement, id: FindingId, verdict: Verd
     title,
     says,
     why,
-    remedies: remedies.filter(possible),
+    remedies: remedies.filter((remedy) => isPossible(remedy, plan)),
     figures,
     ...(path === undefined ? {} : { path }),
     ...(follows === undefined ? {} : { follows }),

@@ -13,6 +13,7 @@ import { motorSpeedFindings } from './motorSpeedFindings'
 import { earthFindings } from './earthFindings'
 import { installationFindings } from './installationFindings'
 import { jobFindings } from './jobFindings'
+import { knownSpeedFindings } from './knownSpeedFindings'
 import { pulleyFindings } from './pulleyFindings'
 import { rotationFindings } from './rotationFindings'
 import { runUpFindings } from './runUpFindings'
@@ -45,6 +46,7 @@ export const judgements = [
   ...beltFindings,
   ...beltLoadFindings,
   ...pulleyFindings,
+  ...knownSpeedFindings,
   ...spinningFindings,
   ...jobFindings,
   ...speedFindings,

@@ -40,7 +40,7 @@ export const pulleyFindings = [
             title: message`A pulley of ${name} is small for its belt`,
             says: message`${mm(smallMm)} where the belt runs; ${least.name} wants at least ${mm(least.mm)}${least.teeth === undefined ? '' : `, ${least.teeth} teeth`}.`,
             why: 'Bent that sharply the belt heats, cracks and slips long before its time.',
-            path: `${path}.${pulleys.driverIsSmall ? 'driverMm' : 'drivenMm'}`,
+            path: pulleys.smallPath,
           }
         },
         ({ kind }) =>

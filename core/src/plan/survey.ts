@@ -14,6 +14,7 @@ export const machineKinds = {
   bandsaw: 'Bandsaw',
   'belt-grinder': 'Belt grinder',
   router: 'CNC router',
+  'bare-motor': 'Bare motor',
   other: 'Another machine',
 } as const
 

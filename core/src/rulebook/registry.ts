@@ -96,6 +96,8 @@ const all = [
   drivetrain.spindleTorque,
   drivetrain.drivetrainResonance,
   drivetrain.reduction,
+  drivetrain.ratioFromSpeeds,
+  drivetrain.missingSize,
   drivetrain.shaftSpeed,
   drivetrain.shaftTorque,
   drivetrain.pulleySpeed,

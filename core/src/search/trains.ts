@@ -10,6 +10,7 @@ import {
   trainRatio,
   trainStages,
 } from '../drivetrain'
+import { evaluate } from '../evaluate/evaluate'
 import { stageOfKind, type Plan, type Position, type TransmissionStage } from '../plan'
 import { Refusal } from '../rules/rule'
 import type { SearchCriteria } from './searchCriteria'
@@ -53,7 +54,7 @@ interface Pair {
 /** The pulleys there are, and every pair, or two steps, that could take their place. */
 export function trainChoices(plan: Plan, criteria: SearchCriteria): TrainChoice[] {
   const { positions } = plan.survey
-  const own = positions.flatMap((p) => asTrain(p) ?? [])
+  const own = ownTrains(plan)
   const there: TrainChoice[] =
     own.length > 0 ? [{ name: 'The pulleys there are', own: true, pairs: 0, positions: own }] : []
   const belted = positions.filter((p) => isPlainBelt(p.transmission[0]?.kind))
@@ -202,6 +203,20 @@ function sharedBelt({ centreMm }: TransmissionStage, a: Pair, b: Pair): number |
       beltGeometry(Math.max(driverMm, drivenMm), Math.min(driverMm, drivenMm), at, false).lengthMm,
   )
   return one !== undefined && other !== undefined && Math.abs(one / other - 1) <= ONE_BELT ? 'any' : undefined
+}
+
+/** The positions there are; where only the speed of one is known, by what follows from it. */
+function ownTrains(plan: Plan): TrainPosition[] {
+  const { positions } = plan.survey
+  const bySizes = positions.map(asTrain)
+  const figures = bySizes.includes(undefined) ? evaluate(plan).figures : {}
+  return positions.flatMap((position, i): TrainPosition[] => {
+    const sized = bySizes[i]
+    if (sized) return [sized]
+    const speedRatio = figures[`position.${position.id}.speedRatio`]?.value
+    const efficiency = figures[`position.${position.id}.efficiency`]?.value
+    return speedRatio === undefined || efficiency === undefined ? [] : [{ position, speedRatio, efficiency }]
+  })
 }
 
 function asTrain(position: Position): TrainPosition | undefined {

@@ -30,5 +30,6 @@ export const commonJobs: Readonly<Record<MachineKind, readonly string[]>> = {
   'belt-grinder': ['polish mild steel'],
   router: ['route 6 mm plywood', 'route 3 mm aluminium'],
   shaper: [],
+  'bare-motor': [],
   other: [],
 }

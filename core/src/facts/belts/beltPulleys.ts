@@ -1,6 +1,6 @@
 import { beltProfile, type BeltProfile } from '../../data/beltProfile'
 import { beltInGroove, strangeGroove, toothedPulley } from '../../drivetrain'
-import type { TransmissionStage, TransmissionStagePath } from '../../plan'
+import type { PlanPath, TransmissionStage, TransmissionStagePath } from '../../plan'
 import { isKnown, type FigureState } from '../figure'
 import { choice, named, type Ledger } from '../ledger'
 
@@ -23,6 +23,8 @@ export interface BeltPulleys {
   largeMm: FigureState
   /** True where the driving pulley is the smaller, or they are alike. */
   driverIsSmall: boolean
+  /** Where the smaller is typed. */
+  smallPath: PlanPath
   profile: BeltProfile | undefined
   /** Of a belt in grooves cut for another. */
   inGroove: { proudMm: number; clearanceMm: number; bottoms: boolean; liftMm: number } | undefined
@@ -77,6 +79,7 @@ export function beltPulleys(ledger: Ledger, { stage, path, id, name }: BeltName)
     smallMm: driverIsSmall ? driverMm : drivenMm,
     largeMm: driverIsSmall ? drivenMm : driverMm,
     driverIsSmall,
+    smallPath: `${path}.${driverIsSmall ? 'driver' : 'driven'}${stage.kind === 'timing-belt' ? 'Teeth' : 'Mm'}`,
     profile,
     inGroove,
   }

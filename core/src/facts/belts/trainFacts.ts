@@ -1,9 +1,12 @@
 import { drivetrainEfficiency, drivetrainRatio, hidesRotation, ratioStages, typedSizes } from '../../drivetrain'
 import type { Plan, Position, PositionPath, TransmissionStage, TransmissionStagePath } from '../../plan'
-import type { Context } from '../context'
-import type { FigureState } from '../figure'
+import type { Knowing } from '../context'
+import { numberOf, type FigureState } from '../figure'
 import type { PositionFigureId } from '../figureId'
 import { named, unknownField, type Ledger } from '../ledger'
+import type { MotorFacts } from '../motor/motorFacts'
+import { knownRatio, type KnownRatio } from './knownRatio'
+import { bookMissingSize } from './missingSize'
 
 /** One belt position, before any hertz is known. */
 export interface TrainFacts {
@@ -12,6 +15,9 @@ export interface TrainFacts {
   index: number
   name: string
   speedRatio: FigureState
+  /** What is known of it by its speed or its ratio, and whether the ratio is taken from its sizes all the same. */
+  known: KnownRatio | undefined
+  bySizes: boolean
   reversed: boolean | undefined
   efficiency: FigureState
   /** The stages as the rules take them, with the sizes they came from. */
@@ -31,21 +37,26 @@ export function mainPosition(plan: Plan): Position | undefined {
 export const ofPosition = <K extends string>(position: Position, key: K): `position.${string}.${K}` =>
   `position.${position.id}.${key}`
 
-/** Ratio, sense and efficiency of every belt position. */
-export const trainFacts = ({ plan, ledger }: Context): TrainFacts[] =>
-  plan.survey.positions.map((position, index) => {
+/** Ratio, sense and efficiency of every belt position: by its sizes, or by its speed or ratio where those are known instead. */
+export const trainFacts = (context: Knowing<{ motor: MotorFacts }>): TrainFacts[] =>
+  context.plan.survey.positions.map((position, index) => {
+    const { ledger } = context
     const name = positionName(position, index)
     const path: PositionPath = `survey.positions.${index}`
+    const known = knownRatio(context, position, path, name)
+    const bySizes = known === undefined || (position.transmission.length > 0 && position.transmission.every(isSized))
+    if (known) bookMissingSize(ledger, position, path, name, known)
+    const sizes =
+      position.transmission.length === 0
+        ? [unknownField(`${path}.transmission`, `${name}: stages`)]
+        : position.transmission.flatMap((stage, i) =>
+            stageSizes(ledger, stage, `${path}.transmission.${i}`, `${name}: `, i + 1),
+          )
     const stages = {
-      raw: ratioStages(position.transmission),
-      shown: position.transmission.map(shownStage).join(', '),
+      raw: bySizes ? ratioStages(position.transmission) : asOneRatio(position, numberOf(known.speedRatio) ?? 1),
+      shown: bySizes ? position.transmission.map(shownStage).join(', ') : 'as known',
       label: 'Stages, motor to spindle',
-      from:
-        position.transmission.length === 0
-          ? [unknownField(`${path}.transmission`, `${name}: stages`)]
-          : position.transmission.flatMap((stage, i) =>
-              stageSizes(ledger, stage, `${path}.transmission.${i}`, `${name}: `, i + 1),
-            ),
+      from: bySizes ? sizes : [known.speedRatio],
     }
     const ratio = ledger.compute(
       drivetrainRatio,
@@ -57,23 +68,58 @@ export const trainFacts = ({ plan, ledger }: Context): TrainFacts[] =>
         ),
       },
       { stages },
+      bySizes ? undefined : { basis: () => known.basis },
     )
     return {
       position,
       index,
       name,
       speedRatio: ratio.speedRatio,
-      reversed: position.transmission.some((s) => hidesRotation(s.kind)) ? undefined : ratio.output?.reversed,
+      known,
+      bySizes,
+      reversed: hidesItsWay(position) ? undefined : ratio.output?.reversed,
       efficiency: ledger.derive(
         drivetrainEfficiency,
         'efficiency',
         named(ofPosition(position, 'efficiency'), `${name}: efficiency of the train`, 'fraction'),
-        { stages: { ...stages, raw: position.transmission.map(({ kind }) => ({ kind })) } },
+        {
+          stages: {
+            ...stages,
+            raw: position.transmission.map(({ kind }) => ({ kind })),
+            from: bySizes ? sizes : kindsOf(position, path, name),
+          },
+        },
         { planning: true },
       ),
       stages,
     }
   })
+
+/** Both sizes of a stage are typed, or it has none. */
+const isSized = (stage: TransmissionStage): boolean => {
+  const { driver, driven } = typedSizes(stage)
+  return stage.kind === 'direct' || (driver !== undefined && driven !== undefined)
+}
+
+/** Nobody sees which way it turns; or what stands between is not said. */
+const hidesItsWay = ({ transmission }: Position): boolean =>
+  transmission.length === 0 || transmission.some((s) => s.kind === undefined || hidesRotation(s.kind))
+
+/** A train whose ratio is known and not its sizes, as the rules take it: all of the ratio in its first stage. */
+const asOneRatio = ({ transmission }: Position, speedRatio: number) =>
+  (transmission.length === 0 ? [{ kind: 'gearbox' as const }] : transmission).map(({ kind = 'gearbox' }, i) => ({
+    kind,
+    driverMm: i === 0 ? speedRatio : 1,
+    drivenMm: 1,
+  }))
+
+/** What the efficiency of a train waits for, where its sizes are not asked. */
+const kindsOf = ({ transmission }: Position, path: PositionPath, name: string): FigureState[] =>
+  transmission.length === 0
+    ? [unknownField(`${path}.transmission`, `${name}: stages`)]
+    : transmission.flatMap(({ kind }, i) =>
+        kind === undefined ? [unknownField(`${path}.transmission.${i}.kind`, `${name}: kind of stage ${i + 1}`)] : [],
+      )
 
 /** `90 : 224`, or the kind where the sizes are not known. */
 function shownStage(stage: TransmissionStage): string {

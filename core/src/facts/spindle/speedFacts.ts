@@ -6,15 +6,14 @@ import {
   isRimBelt,
   shaftSpeed,
   spindleTorque,
-  typedSizes,
   type TransmissionKind,
 } from '../../drivetrain'
 import { fanCooling, frequencyFraction, synchronousSpeed, torqueCapability } from '../../motor'
 import type { Job, JobPath, TransmissionStage } from '../../plan'
-import { mainPosition, ofPosition, type TrainFacts } from '../belts/trainFacts'
+import { mainPosition, ofPosition, stageSizes, type TrainFacts } from '../belts/trainFacts'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
-import { choice, named, unknownField, type Ledger } from '../ledger'
+import { choice, named, unknownField, type Ledger, type Raw } from '../ledger'
 import { jobCut, jobSurfaceSpeed, speedWindow } from './jobCut'
 import type { DriveFacts } from '../drive/driveFacts'
 import type { MotorFacts } from '../motor/motorFacts'
@@ -195,7 +194,6 @@ const beltSpeeds = (ledger: Ledger, train: TrainFacts, topMotorRpm: FigureState)
     if (stage.kind === undefined || !isRimBelt(stage.kind)) return []
     const id = `position.${train.position.id}.belt${stageIndex + 1}` as const
     const before = train.position.transmission.slice(0, stageIndex)
-    const toShaft = ratioBefore(before)
     const speedRpm =
       before.length === 0
         ? topMotorRpm
@@ -203,7 +201,7 @@ const beltSpeeds = (ledger: Ledger, train: TrainFacts, topMotorRpm: FigureState)
             shaftSpeed,
             'speedRpm',
             named(`${id}.pulleyRpm`, `${train.name}: driving pulley ${stageIndex + 1} at the highest hertz`, 'speed'),
-            { speedRpm: topMotorRpm, speedRatio: choice(toShaft, 'Ratio of the stages before it') },
+            { speedRpm: topMotorRpm, speedRatio: ratioBefore(ledger, train, before) },
           )
     const speedMPerS = ledger.derive(
       beltSpeed,
@@ -217,12 +215,17 @@ const beltSpeeds = (ledger: Ledger, train: TrainFacts, topMotorRpm: FigureState)
     return [{ stageIndex, kind: stage.kind, speedMPerS }]
   })
 
-/** Ratio of stages as far as their sizes are known; one that is not known is passed over. */
-const ratioBefore = (stages: readonly TransmissionStage[]): number =>
-  stages.reduce((ratio, stage) => {
-    const { driver = 1, driven = 1 } = typedSizes(stage)
-    return ratio * (driver / driven) * (1 - (stage.slip ?? 0))
+/** Ratio of the stages before a belt, by sizes typed or worked out; it waits for those that are not known. */
+function ratioBefore(ledger: Ledger, { index, name }: TrainFacts, before: readonly TransmissionStage[]): Raw {
+  const sizes = before.map((stage, i) =>
+    stageSizes(ledger, stage, `survey.positions.${index}.transmission.${i}`, `${name}: `, i + 1),
+  )
+  const raw = before.reduce((ratio, { kind, slip = 0 }, i) => {
+    const [first = 1, second = 1] = (sizes[i] ?? []).map(numberOf)
+    return ratio * (kind === 'gearbox' ? 1 / first : first / second) * (1 - slip)
   }, 1)
+  return { raw, shown: raw, label: 'Ratio of the stages before it', from: sizes.flat() }
+}
 
 function jobFacts(
   ledger: Ledger,

@@ -16,7 +16,7 @@ export function PositionTable() {
             <th className={`${cell} font-semibold`}>Fastest, loaded</th>
             <th className={`${cell} font-semibold`}>Fastest, no load</th>
             <th className={`${cell} font-semibold`}>Torque to base</th>
-            <th className="px-2 text-right font-semibold">Jobs</th>
+            {jobs.length > 0 && <th className="px-2 text-right font-semibold">Jobs</th>}
           </tr>
         </thead>
         <tbody>
@@ -24,16 +24,20 @@ export function PositionTable() {
             <tr key={p.id} className={`border-b border-rule ${p.main ? 'bg-green-wash font-semibold' : ''}`}>
               <th scope="row" className="py-1 pl-1 text-left font-semibold">
                 {p.name}
-                {p.main && <span className="block text-[13px] leading-tight font-medium">used most</span>}
+                {p.main && positions.length > 1 && (
+                  <span className="block text-[13px] leading-tight font-medium">used most</span>
+                )}
               </th>
               {[p.bottomRpm, p.baseRpm, p.topRpm, p.unloadedTopRpm, p.torqueNm].map((id) => (
                 <td key={id} className="text-right whitespace-nowrap">
                   <FigureValue id={id} />
                 </td>
               ))}
-              <td className="px-2 text-right whitespace-nowrap">
-                {p.jobsReached} of {jobs.length}
-              </td>
+              {jobs.length > 0 && (
+                <td className="px-2 text-right whitespace-nowrap">
+                  {p.jobsReached} of {jobs.length}
+                </td>
+              )}
             </tr>
           ))}
         </tbody>

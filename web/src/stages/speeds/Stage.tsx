@@ -1,9 +1,10 @@
+import { isBareMotor } from '@zesty/core'
 import { lazy, Suspense } from 'react'
 import { Choices } from '../../parts/ChoiceField'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
 import { QuantityField } from '../../parts/QuantityField'
-import { StageHead } from '../../parts/StageHead'
+import { StageHead, type Section } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
 import { goToField } from '../../state/goToField'
 import { JobTable } from './JobTable'
@@ -14,6 +15,19 @@ const SpeedMapSheet = lazy(() => import('./SpeedMapSheet').then((m) => ({ defaul
 const SearchSheet = lazy(() => import('./SearchSheet').then((m) => ({ default: m.SearchSheet })))
 const MachineCards = lazy(() => import('./MachineCards').then((m) => ({ default: m.MachineCards })))
 const Ladder = lazy(() => import('./Ladder').then((m) => ({ default: m.Ladder })))
+
+const ofTheShaft: Section[] = [
+  { id: 'ladder', name: 'Ladder' },
+  { id: 'map', name: 'Speed map' },
+]
+
+const ofTheSpindle: Section[] = [
+  { id: 'ladder', name: 'Ladder' },
+  { id: 'train', name: 'Train' },
+  { id: 'map', name: 'Speed map' },
+  { id: 'search', name: 'Search' },
+  { id: 'cards', name: 'Cards' },
+]
 
 /** Hertz to spindle rpm on every belt position, with the jobs on it. */
 export default function SpeedsStage() {
@@ -27,16 +41,7 @@ export default function SpeedsStage() {
   }
   return (
     <>
-      <StageHead
-        stage="speeds"
-        sections={[
-          { id: 'ladder', name: 'Ladder' },
-          { id: 'train', name: 'Train' },
-          { id: 'map', name: 'Speed map' },
-          { id: 'search', name: 'Search' },
-          { id: 'cards', name: 'Cards' },
-        ]}
-      />
+      <StageHead stage="speeds" sections={isBareMotor(plan) ? ofTheShaft : ofTheSpindle} />
       <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 md:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
         <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
         <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
@@ -65,18 +70,24 @@ export default function SpeedsStage() {
       {jobs.length > 0 && <JobTable />}
       {positions.length > 0 && (
         <>
-          <WhenSeen id="train" height={330}>
-            <TrainSheet />
-          </WhenSeen>
+          {!isBareMotor(plan) && (
+            <WhenSeen id="train" height={330}>
+              <TrainSheet />
+            </WhenSeen>
+          )}
           <WhenSeen id="map" height={560}>
             <SpeedMapSheet />
           </WhenSeen>
-          <WhenSeen id="search" height={420}>
-            <SearchSheet />
-          </WhenSeen>
-          <WhenSeen id="cards" height={400}>
-            <MachineCards />
-          </WhenSeen>
+          {!isBareMotor(plan) && (
+            <>
+              <WhenSeen id="search" height={420}>
+                <SearchSheet />
+              </WhenSeen>
+              <WhenSeen id="cards" height={400}>
+                <MachineCards />
+              </WhenSeen>
+            </>
+          )}
         </>
       )}
     </>

@@ -6,7 +6,7 @@ import {
   type TransmissionStage,
   type TransmissionStagePath,
 } from '@zesty/core'
-import { ChevronDown, Layers, Plus, X } from 'lucide-react'
+import { ChevronDown, Gauge, Layers, Plus, X } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
@@ -17,9 +17,11 @@ import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
 import { newId } from '../../parts/newId'
 import { BeltSheet } from './BeltSheet'
+import { KnownOtherwise } from './KnownOtherwise'
 import { withItem, withoutItem } from './listEdits'
 import { TrainDrawing } from './TrainDrawing'
 
+const SpeedListSheet = lazy(() => import('./SpeedListSheet').then((m) => ({ default: m.SpeedListSheet })))
 const StepSheet = lazy(() => import('./StepSheet').then((m) => ({ default: m.StepSheet })))
 const TrainSideView = lazy(() => import('../../drawings/TrainSideView').then((m) => ({ default: m.TrainSideView })))
 
@@ -28,7 +30,8 @@ export function Belts() {
   const plan = usePlan()
   const change = useChange()
   const { positions } = plan.survey
-  const [steps, setSteps] = useState(false)
+  const [sheet, setSheet] = useState<'steps' | 'speeds'>()
+  const close = () => setSheet(undefined)
   const add = () => {
     const letter = String.fromCharCode(65 + (positions.length % 26))
     change(
@@ -42,16 +45,17 @@ export function Belts() {
         Belt positions
       </h2>
       <p className="lead mb-2">
-        From the motor shaft to the spindle. Pitch diameters: where the belt’s cord runs, a little inside the rim.
+        From the motor shaft to the spindle, by pulleys or by what is known of the speed: the lever plate, a tachometer,
+        a count of turns. Pitch diameters: where the belt’s cord runs, a little inside the rim.
       </p>
       <ul className="flex flex-col gap-2">
         {positions.map((p, i) => (
           <PositionRow key={p.id} position={p} index={i} />
         ))}
       </ul>
-      {steps ? (
+      {sheet ? (
         <Suspense fallback={null}>
-          <StepSheet onDone={() => setSteps(false)} />
+          {sheet === 'steps' ? <StepSheet onDone={close} /> : <SpeedListSheet onDone={close} />}
         </Suspense>
       ) : (
         <div className="mt-2 flex flex-wrap gap-2">
@@ -59,8 +63,11 @@ export function Belts() {
             <Plus size={18} aria-hidden="true" />{' '}
             {positions.length === 0 ? 'Add the first belt position' : 'Another position'}
           </button>
-          <button type="button" className="btn" onClick={() => setSteps(true)}>
+          <button type="button" className="btn" onClick={() => setSheet('steps')}>
             <Layers size={18} aria-hidden="true" /> From step pulleys
+          </button>
+          <button type="button" className="btn" onClick={() => setSheet('speeds')}>
+            <Gauge size={18} aria-hidden="true" /> From a list of speeds
           </button>
         </div>
       )}
@@ -206,32 +213,4 @@ function Sizes({ stage: { kind }, at }: { stage: TransmissionStage; at: Transmis
         </>
       )
   }
-}
-
-/** A position of which the speed or the ratio is known, and not its pulleys; opened by who wants it. */
-function KnownOtherwise({ position, path }: { position: Position; path: PositionPath }) {
-  const [open, setOpen] = useState((position.knownSpindleRpm ?? position.knownRatio) !== undefined)
-  return (
-    <div>
-      <button
-        type="button"
-        className="flex min-h-11 items-center gap-1.5 text-[15px] font-semibold text-blue"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
-        <ChevronDown size={18} aria-hidden="true" className={open ? 'rotate-180' : ''} /> Known by its speed or ratio
-      </button>
-      {open && (
-        <div className="grid grid-cols-2 gap-1.5 sm:grid-cols-4">
-          <QuantityField path={`${path}.knownSpindleRpm`} placeholder="570 rpm" />
-          <QuantityField path={`${path}.knownMotorRpm`} placeholder="1420 rpm" />
-          <QuantityField path={`${path}.knownHz`} placeholder="50 Hz" hint="" />
-          <QuantityField path={`${path}.knownRatio`} placeholder="0.4" />
-          <p className="col-span-full text-[14px] leading-tight text-ink-2">
-            Kept with the position. Speeds are still worked out from the pulleys alone.
-          </p>
-        </div>
-      )}
-    </div>
-  )
 }

@@ -1,4 +1,4 @@
-import { hazards, type Hazard } from '@zesty/core'
+import { hazards, isBareMotor, type Hazard } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
 import { useChange, usePlan } from '../../state/openPlan'
 import { ChoiceField, SelectField } from '../../parts/ChoiceField'
@@ -6,7 +6,9 @@ import { QuantityField } from '../../parts/QuantityField'
 import { WordsField } from '../../parts/WordsField'
 
 export function MachineSheet() {
-  const { survey } = usePlan()
+  const plan = usePlan()
+  const { survey } = plan
+  const bare = isBareMotor(plan)
   return (
     <section className="sheet" aria-labelledby="machine">
       <h2 id="machine" className="h-part mb-2">
@@ -15,14 +17,18 @@ export function MachineSheet() {
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
         <WordsField path="name" label="Called" needed longest={80} wide />
         <SelectField path="survey.machineKind" />
-        <SelectField path="survey.spindleNose" />
-        <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />
+        {!bare && (
+          <>
+            <SelectField path="survey.spindleNose" />
+            <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />
+          </>
+        )}
         <div className="col-span-full grid gap-x-3 gap-y-2.5 sm:grid-cols-2">
-          <ChoiceField path="survey.motorFaces" />
-          <ChoiceField path="survey.forward" />
+          {!bare && <ChoiceField path="survey.motorFaces" />}
+          <ChoiceField path="survey.forward" {...(bare ? { label: 'Forward, as you face its shaft' } : {})} />
         </div>
         <Hazards />
-        {survey.spindleNose === 'threaded' && (
+        {!bare && survey.spindleNose === 'threaded' && (
           <>
             <QuantityField path="survey.noseThreadMm" placeholder="38.1 mm" />
             <QuantityField path="survey.seatTorqueNm" placeholder="not measured" />

@@ -1,3 +1,5 @@
+import { isBareMotor } from '@zesty/core'
+import { usePlan } from '../../state/openPlan'
 import { StageHead } from '../../parts/StageHead'
 import { Belts } from './Belts'
 import { Holders } from './Holders'
@@ -8,6 +10,7 @@ import { WallSheet } from './WallSheet'
 
 /** The machine as found: wall, machine, belts, what spins, and the work it must do. */
 export default function SurveyStage() {
+  const bare = isBareMotor(usePlan())
   return (
     <>
       <StageHead stage="survey" />
@@ -16,9 +19,18 @@ export default function SurveyStage() {
         <WallSheet />
         <MachineSheet />
       </div>
-      <Belts />
-      <Holders />
-      <Jobs />
+      {bare ? (
+        <p className="lead mt-3">
+          A motor on the bench has no belts, no spindle and no work of its own, so none of that is asked. Choose the
+          machine above once it stands on one; what is known of motor and drive stays.
+        </p>
+      ) : (
+        <>
+          <Belts />
+          <Holders />
+          <Jobs />
+        </>
+      )}
     </>
   )
 }
