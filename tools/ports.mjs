@@ -10,8 +10,11 @@ export const isFree = (port, host = '127.0.0.1') =>
     probe.listen(port, host, () => probe.close(() => resolve(true)))
   })
 
-/** Below the ports that the system lends to outgoing connections, which may take one between the look and the use. */
-const OWN_PORTS = { from: 15_000, below: 32_000 }
+/**
+ * Below the ports that a system lends to outgoing connections, which may take one between the look and the use: from
+ * 32 768 on with Linux as it comes, from 16 000 on in some sandboxes.
+ */
+const OWN_PORTS = { from: 10_000, below: 15_900 }
 
 /**
  * A port nobody listens on, on any address, nor on the next one, where a start for the network listens too.

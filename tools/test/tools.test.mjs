@@ -40,7 +40,7 @@ test('a free port is not one that the system lends to outgoing connections, and 
   const [lentFrom = 0] = readFileSync('/proc/sys/net/ipv4/ip_local_port_range', 'utf8').split(/\s+/).map(Number)
   for (let tries = 0; tries < 20; tries += 1) {
     const port = await freePort()
-    assert.ok(port + 1 < lentFrom, `${port} is below ${lentFrom}`)
+    assert.ok(port + 1 < Math.min(lentFrom, 16_000), `${port} is below ${lentFrom} and below what sandboxes lend`)
     assert.ok(await isFree(port + 1, '0.0.0.0'))
   }
 })
