@@ -6,29 +6,34 @@ import {
   readConversionFile,
   readPlan,
   report,
+  type ConversionRead,
   type Finding,
   type Plan,
   type UnitSystem,
 } from '@zesty/core'
 import { compareMotors, compareRoutes, fitFindings, routeFindings } from '@zesty/core/compare'
+import { fitMeasurements, withMeasured } from '@zesty/core/measurements'
+import type { Outcome } from '@zesty/core/rules'
 import { complain, faultLine } from './complain'
 
-/** A conversion file, or a bare plan. */
-const read = (document: unknown) =>
-  typeof document === 'object' && document !== null && Reflect.get(document, 'format') === CONVERSION_FORMAT
-    ? readConversionFile(document)
-    : readPlan(document)
+/** A conversion file, or a bare plan of which nothing was measured. */
+function read(document: unknown): Outcome<ConversionRead> {
+  if (typeof document === 'object' && document !== null && Reflect.get(document, 'format') === CONVERSION_FORMAT)
+    return readConversionFile(document)
+  const plan = readPlan(document)
+  return plan.ok ? { ok: true, value: { plan: plan.value, measurements: [] } } : plan
+}
 
-/** The plan in a file, or what is wrong with it. */
-function planIn(file: string): Plan | string {
+/** What a file holds, or what is wrong with it. */
+function conversionIn(file: string): ConversionRead | string {
   let document: unknown
   try {
     document = JSON.parse(readFileSync(file, 'utf8'))
   } catch (error) {
     return error instanceof SyntaxError ? `${file} is not JSON: ${error.message}` : `${file} cannot be read`
   }
-  const plan = read(document)
-  return plan.ok ? plan.value : `${file}: ${faultLine(plan.faults)}`
+  const found = read(document)
+  return found.ok ? found.value : `${file}: ${faultLine(found.faults)}`
 }
 
 /** What `--with` adds: what the route stage shows, and how each motor goes where the old one stood. */
@@ -82,13 +87,16 @@ export function evaluateFiles(args: string[]): number {
   const alone = files.length === 1
   let code = 0
   for (const file of files) {
-    const plan = planIn(file)
-    if (typeof plan === 'string') {
-      code = complain(plan)
+    const found = conversionIn(file)
+    if (typeof found === 'string') {
+      code = complain(found)
       continue
     }
-    const judged = advise(plan)
-    const { findings, ...more } = compared(plan, wanted)
+    // As on the screens: an index takes the place of an id.
+    const measured = fitMeasurements(found.measurements.map((reading, i) => ({ ...reading, id: `${i}` })))
+    const { plan } = found
+    const judged = advise(plan, undefined, measured)
+    const { findings, ...more } = compared(withMeasured(plan, measured).plan, wanted)
     const evaluation = { ...judged, findings: [...judged.findings, ...findings] }
     if (args.includes('--text'))
       process.stdout.write(`${alone ? '' : `== ${file}\n`}${report(plan, evaluation, system)}${alone ? '' : '\n'}`)

@@ -67,7 +67,7 @@ async function evaluateLines() {
   const { evaluator, readConversionFile } = await import(pathToFileURL(ensureCommandLine()).href)
   const full = readConversionFile(
     JSON.parse(readFileSync(join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json'), 'utf8')),
-  ).value
+  ).value.plan
   const { positions, jobs } = full.survey
   const repeated = (/** @type {any[]} */ list, /** @type {number} */ count) =>
     Array.from({ length: count }, (_, i) => ({ ...list[i % list.length], id: `${list[i % list.length].id}${i}` }))
@@ -128,7 +128,7 @@ async function searchLines() {
   const core = await import(pathToFileURL(ensureCommandLine()).href)
   const plan = core.readConversionFile(
     JSON.parse(readFileSync(join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json'), 'utf8')),
-  ).value
+  ).value.plan
   const library = ['motor', 'drive'].flatMap(
     (kind) => core.readLibraryCsv(kind, readFileSync(join(root, 'samples', `${kind}s.csv`), 'utf8')).value,
   )

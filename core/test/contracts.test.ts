@@ -10,6 +10,7 @@ import { rules } from '../src/rulebook/registry'
 import { stageIds, stages } from '../src/stages/stages'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlans } from './demoPlans'
+import { measuredBy, soundReadings } from './readings'
 import { beforeConverter, mistakes, soundPlan, spoiled } from './mistakes'
 
 /** Plans that bring out what neither the demo plans nor the mistakes have. */
@@ -77,15 +78,28 @@ const kindOf = (id: string): string =>
     .replace(/\.belt\d+\./, '.beltN.')
     .replace(/\.\d+\./g, '.N.')
 
-const booked = new Set(
-  plans.flatMap((plan) =>
+/** A machine of which much was read and little typed. */
+const read = evaluate(
+  spoiled(
+    set('survey.positions.1.transmission', [{ kind: 'v-belt' }]),
+    set('survey.positions.2.transmission', [{ kind: 'v-belt' }]),
+    set('survey.coastS', undefined),
+    set('survey.coastFromRpm', undefined),
+  ),
+  undefined,
+  measuredBy(...soundReadings),
+)
+
+const booked = new Set([
+  ...Object.keys(read.figures).map(kindOf),
+  ...plans.flatMap((plan) =>
     [
       evaluate(plan).figures,
       compareRoutes(plan, evaluate(plan)).figures,
       ...compareDrives(plan).map((column) => column.evaluation.figures),
     ].flatMap((figures) => Object.keys(figures).map(kindOf)),
   ),
-)
+])
 
 describe('a finding', () => {
   test('leads to a field of the stage on which it stands', () => {

@@ -12,7 +12,7 @@ export const demoPlans: ReadonlyMap<string, Plan> = new Map(
       .map((file): [string, Plan] => {
         const read = readConversionFile(JSON.parse(readFileSync(join(folder, shop, file), 'utf8')))
         if (!read.ok) throw new Error(`${file}: ${JSON.stringify(read.faults)}`)
-        return [file.replace('.json', ''), read.value]
+        return [file.replace('.json', ''), read.value.plan]
       }),
   ),
 )

@@ -48,7 +48,8 @@ describe('each mistake is found', () => {
     }
   })
   test('there is one for every judgement there is', () => {
-    const named = mistakes.map(([id]) => id)
+    // What is judged of readings has its mistakes in the tests of measurements.
+    const named = [...mistakes.map(([id]) => id), 'measured.disagree', 'measured.amps']
     const never = judgements.filter((j) => !named.some((id) => id === j.id || id.startsWith(`${j.id}/`)))
     expect(never.map((j) => j.id)).toEqual([])
   })

@@ -536,6 +536,19 @@ describe('worked examples', () => {
     ['belt.speed', { diameterMm: 100, speedRpm: 3000 }, { speedMPerS: 15.707963 }, 5],
     ['drivetrain.spindle-torque', { torqueNm: 10, speedRatio: 0.5, efficiency: 0.9 }, { torqueNm: 18 }, 9],
     ['drivetrain.reduction', { speedRatio: 0.25 }, { reduction: 4 }, 9],
+    [
+      // Friction that only grows, next to none at rest, would take ln(1 + x): ln 101 and ln 51 for x = 100.
+      'drivetrain.coast-two-speeds',
+      { fasterRpm: 1000, fasterS: Math.log(101), slowerRpm: 500, slowerS: Math.log(51), fromRpm: 2000 },
+      { coastS: Math.log(201), growingShare: 100 / 101 },
+      6,
+    ],
+    [
+      'drivetrain.coast-two-speeds',
+      { fasterRpm: 1000, fasterS: 10, slowerRpm: 500, slowerS: 5, fromRpm: 1500 },
+      { coastS: 15, growingShare: 0 },
+      9,
+    ],
     ['drivetrain.ratio-from-speeds', { spindleRpm: 355, motorRpm: 1420 }, { speedRatio: 0.25 }, 9],
     ['drivetrain.missing-size', { speedRatio: 0.25, otherRatio: 0.5, size: 90, drives: true }, { size: 180 }, 9],
     ['drivetrain.missing-size', { speedRatio: 0.25, otherRatio: 0.5, size: 180, drives: false }, { size: 90 }, 9],

@@ -6,6 +6,7 @@ import { ConversionsModule } from './conversions/conversions.module'
 import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'
 import { LibraryModule } from './library/library.module'
+import { MeasurementsModule } from './measurements/measurements.module'
 import { RulesModule } from './rules/rules.module'
 import { ShopsModule } from './shops/shops.module'
 
@@ -24,6 +25,7 @@ export class AppModule {
         AccessModule.of(network),
         ShopsModule,
         ConversionsModule.of(release),
+        MeasurementsModule,
         LibraryModule.of(samples),
         RulesModule,
       ],

@@ -339,6 +339,10 @@ describe('what may be asked', () => {
     ['a reader reads', at({ rights: 'look' }), 'GET', '/api/shops', true],
     ['a reader does not save', at({ rights: 'look' }), 'PUT', '/api/conversions/x', false],
     ['who measures saves', at({ rights: 'measure' }), 'PUT', '/api/conversions/x', true],
+    ['and keeps readings', at({ rights: 'measure' }), 'POST', '/api/conversions/x/measurements', true],
+    ['and takes them away', at({ rights: 'measure' }), 'DELETE', '/api/conversions/x/measurements/y', true],
+    ['and no machine', at({ rights: 'measure' }), 'DELETE', '/api/conversions/x', false],
+    ['who looks keeps no reading', at({ rights: 'look' }), 'POST', '/api/conversions/x/measurements', false],
     ['and changes no library', at({ rights: 'measure' }), 'PUT', '/api/library/x', false],
     [
       'one machine by its whole id',

@@ -27,7 +27,7 @@ const stored = async () => {
 
 test('what a shop shows of a machine is kept, and shown again as it was', async () => {
   const first = await lines()
-  expect(await stored()).toMatchObject({ lineOf: 'test 1', line: { name: 'Lathe' } })
+  expect(await stored()).toMatchObject({ lineOf: 'test 1 0', line: { name: 'Lathe' } })
   expect(await lines()).toEqual(first)
 })
 
@@ -41,7 +41,7 @@ test('a save makes it old', async () => {
   const plan = applyPatch(emptyPlan('Lathe'), [set('motor.powerW', 1500)])
   await h.api.put(`/api/conversions/${id}`).send({ baseRevision: 1, plan }).expect(200)
   expect((await lines())[0]).toMatchObject({ name: 'Lathe', revision: 2, powerW: 1500 })
-  expect((await stored())?.lineOf).toBe('test 2')
+  expect((await stored())?.lineOf).toBe('test 2 0')
 })
 
 test('another release says it anew', async () => {
@@ -50,7 +50,7 @@ test('another release says it anew', async () => {
   await app.init()
   await app.getHttpAdapter().getInstance().ready()
   expect((await lines(supertest(app.getHttpServer())))[0].name).toBe('Lathe')
-  expect((await stored())?.lineOf).toBe('next 2')
+  expect((await stored())?.lineOf).toBe('next 2 0')
   await app.close()
 })
 

@@ -110,7 +110,7 @@ describe('what the API answers', () => {
     )
     if (!read.ok) throw new Error('the demo file is broken')
     const shop = (await h.api.post('/api/shops').send({ name: 'Wire' })).body as { id: string }
-    const made = await h.api.post(`/api/shops/${shop.id}/import`).send({ format: CONVERSION_FORMAT, plan: read.value })
+    const made = await h.api.post(`/api/shops/${shop.id}/import`).send({ format: CONVERSION_FORMAT, ...read.value })
     const id = (made.body as { id?: string }).id ?? ''
     const large = await ask(`/api/conversions/${id}/judged`, { 'accept-encoding': 'gzip' })
     expect([large.status, large.headers['content-encoding']]).toEqual([200, 'gzip'])

@@ -1,5 +1,6 @@
 import { jest } from '@jest/globals'
 import { applyPatch, emptyPlan, evaluate, readConversionFile, set, type Patch, type Plan } from '@zesty/core'
+import { nothingMeasured } from '@zesty/core/measurements'
 import { type Conversion, type Shop } from '@zesty/core/http'
 import { describeRule, rules, type Rule } from '@zesty/core/rules'
 import { fireEvent, render, screen } from '@testing-library/react'
@@ -87,7 +88,11 @@ export const open = (): OpenPlan => {
 }
 
 /** A plan as the server gives it to be opened. */
-export const judged = (plan: Plan) => ({ conversion: conversion(plan), evaluation: evaluate(plan) })
+export const judged = (plan: Plan) => ({
+  conversion: conversion(plan),
+  measured: nothingMeasured,
+  evaluation: evaluate(plan),
+})
 
 export const openWith = (plan: Plan) => void store.dispatch(opened(judged(plan)))
 
@@ -112,7 +117,7 @@ export function demoPlan(name: string, ...patch: Patch): Plan {
   const file = join(import.meta.dirname, '../../demo/1-saltpan-row', `${name}.json`)
   const read = readConversionFile(JSON.parse(readFileSync(file, 'utf8')))
   if (!read.ok) throw new Error(read.faults.map(({ field, message }) => `${field} ${message}`).join('; '))
-  return applyPatch(read.value, patch)
+  return applyPatch(read.value.plan, patch)
 }
 
 /** The lathe linked for its wall, nothing read in its drive yet. */

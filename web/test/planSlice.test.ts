@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { emptyPlan, evaluate, set, type Plan } from '@zesty/core'
+import { nothingMeasured } from '@zesty/core/measurements'
 import { type Conversion } from '@zesty/core/http'
 import {
   changed,
@@ -27,7 +28,14 @@ type Action = Parameters<typeof planReducer>[1]
 const after = (...actions: Action[]): OpenPlan => {
   const { open } = actions.reduce<ReturnType<typeof planReducer>>(
     (state, action) => planReducer(state, action),
-    planReducer(undefined, opened({ conversion: conversion(), evaluation: evaluate(conversion().plan) })),
+    planReducer(
+      undefined,
+      opened({
+        conversion: conversion(),
+        measured: nothingMeasured,
+        evaluation: evaluate(conversion().plan),
+      }),
+    ),
   )
   if (!open) throw new Error('nothing is open')
   return open

@@ -18,7 +18,7 @@ function lathe(...patch: Patch): Plan {
     JSON.parse(readFileSync(new URL('../../demo/1-saltpan-row/gap-bed-lathe.json', import.meta.url), 'utf8')),
   )
   if (!read.ok) throw new Error('demo')
-  return applyPatch(read.value, patch)
+  return applyPatch(read.value.plan, patch)
 }
 const position = (plan: Plan, at = 1) => {
   const found = plan.survey.positions[at]

@@ -15,7 +15,7 @@ beforeAll(async () => {
 const file = join(import.meta.dirname, '..', '..', 'demo', '1-saltpan-row', 'gap-bed-lathe.json')
 const read = readConversionFile(JSON.parse(readFileSync(file, 'utf8')))
 if (!read.ok) throw new Error(file)
-const plan = read.value
+const plan = read.value.plan
 
 describe('the search off the page’s thread', () => {
   test('ends with what the search itself finds', async () => {

@@ -52,6 +52,13 @@ export {
   type ReadableLine,
   type UnreadableLine,
 } from '../http/machineLine'
+export {
+  keptMeasurementsSchema,
+  measurementSchema,
+  type NewMeasurements,
+  newMeasurementsSchema,
+} from '../http/measurements'
+export { measuredSchema } from '../measurements/measured'
 export { conflictSchema, type Problem, problemSchema } from '../http/problem'
 export { ruleLineSchema, ruleWordsSchema } from '../http/ruleWords'
 export {

@@ -19,7 +19,13 @@ export { isCovered } from '../facts/spindle/jobOn'
 export { MAINS_WORK } from '../findings/mainsWork'
 export { answers, type Finding, type JudgedLine, type Remedy, type Severity } from '../findings/finding'
 export { asJudged, isBareMotor } from '../plan/bareMotor'
-export { CONVERSION_FORMAT, conversionFile, conversionFileSchema, readConversionFile } from '../plan/conversionFile'
+export {
+  CONVERSION_FORMAT,
+  conversionFile,
+  conversionFileSchema,
+  type ConversionRead,
+  readConversionFile,
+} from '../plan/conversionFile'
 export { planDifference } from '../plan/difference'
 export { driveInputs, driveKinds, driveModes, fieldbuses, jumpers, overloadClasses } from '../plan/drivePlate'
 export { fieldAt, fieldIn, isPlanPath, type PlanField } from '../plan/fieldAt'
@@ -29,6 +35,7 @@ export { mergePlans } from '../plan/mergePlans'
 export { applyPatch, type Change, inversePatch, type Patch, set, valueAt } from '../plan/patch'
 export { type DrivePlate, emptyPlan, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
 export type { PlanPath, PositionPath, TransmissionStagePath } from '../plan/planPath'
+export { namedPositions } from '../plan/positionName'
 export { copyPlan } from '../plan/copyPlan'
 export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'

@@ -319,6 +319,23 @@ export const drivetrainRuleWords = {
     output: { speedRatio: 'ratio, spindle rpm over motor rpm' },
     example: { spindleRpm: 570, motorRpm: 1420 },
   },
+  'drivetrain.coast-two-speeds': {
+    title: 'Coast from any speed, from coasts from two',
+    formula: 't = ln(1 + w c/a) / c;  a and c from the two coasts, found by halving',
+    citation: 'Mechanics of friction a + c w, partly constant and partly growing with speed (exact for that)',
+    input: {
+      fasterRpm: 'rpm, at which the faster coast began',
+      fasterS: 's, to rest from there',
+      slowerRpm: 'rpm, at which the slower coast began',
+      slowerS: 's, to rest from there',
+      fromRpm: 'rpm, from which the coast is asked for',
+    },
+    output: {
+      coastS: 's, to rest from there',
+      growingShare: '0 to 1, share of the friction at the faster speed that grows with speed',
+    },
+    example: { fasterRpm: 1000, fasterS: 20, slowerRpm: 400, slowerS: 11, fromRpm: 1400 },
+  },
   'drivetrain.missing-size': {
     title: 'The one size of a train that is not known',
     formula: 'driving D = i d / i_others;  driven D = d i_others / i',

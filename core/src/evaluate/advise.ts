@@ -1,5 +1,6 @@
 import { shippedTables, type PlanningTables } from '../data/planningValues'
 import { severities, type Finding, type FindingId, type Remedy } from '../findings/finding'
+import type { Measured } from '../measurements/measured'
 import { applyPatch, type Plan } from '../plan'
 import { evaluator, type Evaluation } from './evaluate'
 
@@ -51,7 +52,8 @@ export function withTriedRemedies(
  *
  * @example advise(emptyPlan('Lathe')).findings.length // 0
  */
-export function advise(plan: Plan, tables: PlanningTables = shippedTables): Evaluation {
-  const judge = evaluator(tables)
+export function advise(plan: Plan, tables: PlanningTables = shippedTables, measured?: Measured): Evaluation {
+  const judgeWith = evaluator(tables)
+  const judge = (tried: Plan) => judgeWith(tried, measured)
   return withTriedRemedies(plan, judge(plan), judge)
 }

@@ -11,6 +11,8 @@ import type { SettingLine } from '../facts/settings/settingLine'
 import { spindleLimits } from '../facts/spindle/spindleLimits'
 import type { Finding, JudgedLine } from '../findings/finding'
 import { judge } from '../findings/judge'
+import { nothingMeasured, type Measured } from '../measurements/measured'
+import { withMeasured } from '../measurements/withMeasured'
 import { asJudged, type Connection, type Plan } from '../plan'
 import type { Milestone } from '../stages/milestones'
 import { chain, type ChainLink } from './chain'
@@ -67,10 +69,15 @@ export interface Evaluation {
  *
  * @example evaluate(emptyPlan('Lathe')).next?.text // 'Say what machine it is'
  */
-export function evaluate(typed: Plan, tables: PlanningTables = shippedTables, memory?: CircuitMemory): Evaluation {
-  const plan = asJudged(typed)
-  const ledger = new Ledger(plan)
-  const facts = factsOf({ plan, tables, ledger }, memory)
+export function evaluate(
+  typed: Plan,
+  tables: PlanningTables = shippedTables,
+  measured: Measured = nothingMeasured,
+  memory?: CircuitMemory,
+): Evaluation {
+  const { plan, fields } = withMeasured(asJudged(typed), measured)
+  const ledger = new Ledger(plan, fields)
+  const facts = factsOf({ plan, tables, ledger, measured }, memory)
   const comesNext = nextMilestone(facts)
   const { lines, findings } = judge(facts, comesNext)
   const relinking = relinkingPlan(facts)
@@ -113,7 +120,7 @@ export function evaluate(typed: Plan, tables: PlanningTables = shippedTables, me
  *
  * @example evaluator()(emptyPlan('Lathe')).findings.length // 0
  */
-export function evaluator(tables: PlanningTables = shippedTables): (plan: Plan) => Evaluation {
+export function evaluator(tables: PlanningTables = shippedTables): (plan: Plan, measured?: Measured) => Evaluation {
   const memory = circuitMemory()
-  return (plan) => evaluate(plan, tables, memory)
+  return (plan, measured) => evaluate(plan, tables, measured, memory)
 }

@@ -1,7 +1,6 @@
 import type { JudgedLine } from '../findings/finding'
-import { positionName } from '../facts/belts/trainFacts'
 import { holderName } from '../facts/spindle/spindleLimits'
-import { fieldAt, type Plan } from '../plan'
+import { positionName, fieldAt, type Plan } from '../plan'
 import { listed, message, type Message } from '../quantities'
 
 /** How much was judged, and how it came out. */

@@ -1,4 +1,5 @@
 import type { PlanningTables } from '../data/planningValues'
+import type { Measured } from '../measurements/measured'
 import type { Plan } from '../plan'
 import type { BeltFacts } from './belts/beltFacts'
 import type { CheckFacts } from './motor/checkFacts'
@@ -23,6 +24,7 @@ import type { InductionTorque, TorqueCurve } from './motor/torqueCurve'
 export interface Facts {
   plan: Plan
   tables: PlanningTables
+  measured: Measured
   supply: SupplyFacts
   motor: MotorFacts
   drive: DriveFacts

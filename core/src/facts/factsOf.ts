@@ -23,7 +23,7 @@ import { supplyUnitFacts } from './supply/supplyUnitFacts'
 
 /** Everything that is known, each part from those before it. */
 export function factsOf(context: Context, memory?: CircuitMemory): Facts {
-  const { plan, tables } = context
+  const { plan, tables, measured } = context
   const supply = supplyFacts(context)
   const motor = motorFacts(context)
   const installation = installationFacts({ ...context, motor })
@@ -40,6 +40,7 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
   return {
     plan,
     tables,
+    measured,
     supply,
     motor,
     drive,

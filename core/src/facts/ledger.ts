@@ -58,7 +58,11 @@ export class Ledger {
   readonly figures = Object.create(null) as Partial<Record<FigureId, Figure>>
   readonly blocked = Object.create(null) as Partial<Record<FigureId, Blocked>>
 
-  constructor(private readonly plan: Plan) {}
+  /** Fields whose value was read off the machine rather than typed. */
+  constructor(
+    private readonly plan: Plan,
+    private readonly measured?: ReadonlySet<PlanPath>,
+  ) {}
 
   private keep<R extends FigureState>(reading: R): R {
     if (isKnown(reading)) this.figures[reading.id] = reading
@@ -74,7 +78,8 @@ export class Ledger {
     const value = valueAt(this.plan, path)
     const name = label ?? field.label
     if (typeof value !== 'number') return this.keep({ id: path, label: name, missing: [path] })
-    return this.keep(figure(path, name, field.dimension ?? 'number', value, 'given', false, NOTHING, { path }))
+    const basis = this.measured?.has(path) === true ? 'measured' : 'given'
+    return this.keep(figure(path, name, field.dimension ?? 'number', value, basis, false, NOTHING, { path }))
   }
 
   /** What the person typed, or else what is taken in its place. */

@@ -7,6 +7,7 @@ import { driveFindings } from './driveFindings'
 import { causes } from './causes'
 import { answerInto, severities, type Finding, type FindingId, type JudgedLine } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
+import { measuredFindings } from './measuredFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
@@ -57,6 +58,7 @@ export const judgements = [
   ...turningFindings,
   ...startFindings,
   ...settingFindings,
+  ...measuredFindings,
 ]
 
 /** What a judgement is called. */

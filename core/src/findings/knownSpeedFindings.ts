@@ -1,5 +1,6 @@
 import { beltSections, FLANK, type BeltSectionId } from '../data/beltSections'
 import { isPlainBelt, ratioStages, trainRatio, trainStages } from '../drivetrain'
+import type { KnownRatio } from '../facts/belts/knownRatio'
 import type { TrainFacts } from '../facts/belts/trainFacts'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
@@ -27,24 +28,26 @@ export const knownSpeedFindings = [
       by: 'on-machine',
     },
     (facts) => {
-      const told = facts.speeds.positions.filter((p) => p.known)
-      return told.length === 0
-        ? doesNotApply('No position’s speed is known beside its sizes')
-        : told.map((p): Answer => ({ ...compared(facts, p), about: p.position.id }))
+      const answers = facts.speeds.positions.flatMap((p): Answer[] => [
+        ...(p.told ? [{ ...compared(facts, p, p.told), about: p.position.id }] : []),
+        ...(p.measured ? [{ ...compared(facts, p, p.measured), about: `${p.position.id}-read` }] : []),
+      ])
+      return answers.length === 0 ? doesNotApply('No position’s speed is known beside its sizes') : answers
     },
   ),
 ]
 
-function compared(facts: Facts, train: TrainFacts): Answer {
-  const { known, bySizes, name, index, position } = train
-  if (!known || !bySizes) return doesNotApply('Its ratio is taken from what is known of its speed')
+function compared(facts: Facts, train: TrainFacts, known: KnownRatio): Answer {
+  const { bySizes, name, index, position } = train
+  if (!bySizes && (known === train.told || !train.told))
+    return doesNotApply('Its ratio is taken from what is known of its speed')
   const [told, made] = [known.speedRatio, train.speedRatio].map(numberOf)
   if (told === undefined || made === undefined) return waitsFor(known.speedRatio, train.speedRatio)
   const off = told / made - 1
-  const both = message`The spindle turns ${ratio(told)} for one of the motor as ${known.basis === 'measured' ? 'measured' : 'known'}, ${ratio(made)} by its sizes`
+  const both = message`The spindle turns ${ratio(told)} for one of the motor as ${known.basis === 'measured' ? 'measured' : 'known'}, ${ratio(made)} ${bySizes ? 'by its sizes' : 'as the plan says'}`
   if (Math.abs(off) <= SAME) return good(message`${both}.`, { figures: [known.speedRatio.id, train.speedRatio.id] })
-  const slips = slipping(train, off)
-  const causes = likelyCauses(facts, train, told, made)
+  const slips = slipping(train, known, off)
+  const causes = likelyCauses(facts, train, known, told, made)
   return {
     severity: 'watch',
     title: message`The speed of ${name} is not what its pulleys make`,
@@ -63,10 +66,10 @@ const ratio = (value: number): string => printNumber(value, 3, 3)
 const percent = (share: number): string => `${printNumber(share * 100, 2, 0)} %`
 
 /** A measured speed a little low is what a slipping belt gives: it is taken into the belt where there is only one. */
-function slipping({ known, position, index }: TrainFacts, off: number): Remedy | undefined {
+function slipping({ position, index }: TrainFacts, known: KnownRatio, off: number): Remedy | undefined {
   const belts = position.transmission.flatMap((stage, i) => (isPlainBelt(stage.kind) ? [{ stage, i }] : []))
   const [only, another] = belts
-  if (known?.basis !== 'measured' || !only || another || off >= 0 || off < -MOST_SLIP) return undefined
+  if (known.basis !== 'measured' || !only || another || off >= 0 || off < -MOST_SLIP) return undefined
   const slip = 1 - (1 - (only.stage.slip ?? 0)) * (1 + off)
   return {
     label: message`The belt slips by ${percent(slip)}: count it`,
@@ -75,9 +78,9 @@ function slipping({ known, position, index }: TrainFacts, off: number): Remedy |
 }
 
 /** Each explanation that brings the two together, tried. */
-function likelyCauses(facts: Facts, train: TrainFacts, told: number, made: number): Message {
+function likelyCauses(facts: Facts, train: TrainFacts, known: KnownRatio, told: number, made: number): Message {
   const fits = (by: number) => Math.abs(told / by - 1) <= NEAR
-  const { position, known } = train
+  const { position } = train
   const other = facts.speeds.positions.find((p) => p !== train && p.bySizes && fits(numberOf(p.speedRatio) ?? NaN))
   const outside = fromOutsides(position.transmission)
   const off = told / made - 1
@@ -91,7 +94,7 @@ function likelyCauses(facts: Facts, train: TrainFacts, told: number, made: numbe
     found.push(message`the pulleys may be measured over their rims: a belt runs on its cord, a little inside`)
   if (off < 0 && off >= -MOST_SLIP)
     found.push(
-      known?.byHertz
+      known.byHertz
         ? message`the belt slips, or the motor’s own slip under load is in it: its speed is taken from the hertz`
         : message`the belt slips`,
     )

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { evaluationAnswer } from '../evaluate/evaluationSchema'
+import { measuredSchema } from '../measurements/measured'
 import { planSchema, type Plan } from '../plan'
 
 /** The last number that the database has for a revision. */
@@ -43,7 +44,12 @@ export const conversionSchema = z.strictObject({
 })
 
 /** A conversion with what the product says about it, as it is opened. */
-export const judgedConversionSchema = z.strictObject({ conversion: conversionSchema, evaluation: evaluationAnswer })
+export const judgedConversionSchema = z.strictObject({
+  conversion: conversionSchema,
+  /** What its readings come to, on which the evaluation rests too. */
+  measured: measuredSchema,
+  evaluation: evaluationAnswer,
+})
 
 export const revisionLineSchema = z.strictObject({
   revision,

@@ -1,38 +1,65 @@
 import { z } from 'zod'
-import type { Outcome } from '../rules/rule'
+import { MOST_READINGS, readingSchema, type Reading } from '../measurements/measurement'
+import { faultsOf, firstFaults, type Fault, type Outcome } from '../rules/rule'
 import { planSchema, type Plan } from './plan'
 import { readPlan } from './upgrade'
 
 /** Names the kind of file, so that another JSON file is refused with a plain word. */
 export const CONVERSION_FORMAT = 'zesty-lathe/conversion'
 
-/** A conversion as it travels between shops: the format's name and one plan. */
-export const conversionFileSchema = z.strictObject({ format: z.literal(CONVERSION_FORMAT), plan: planSchema }).meta({
-  title: 'Zesty Lathe conversion',
-  description: 'One machine’s change to variable speed. Quantities are in the unit their key names.',
-})
+const readingsSchema = z.array(readingSchema).max(MOST_READINGS)
+
+/** A conversion as it travels between shops: the format's name, one plan, and what was read off the machine. */
+export const conversionFileSchema = z
+  .strictObject({ format: z.literal(CONVERSION_FORMAT), plan: planSchema, measurements: readingsSchema.optional() })
+  .meta({
+    title: 'Zesty Lathe conversion',
+    description: 'One machine’s change to variable speed. Quantities are in the unit their key names.',
+  })
 
 export type ConversionFile = z.output<typeof conversionFileSchema>
 
 /** The document that `readConversionFile` reads, to be kept as JSON. */
-export const conversionFile = (plan: Plan): ConversionFile => ({ format: CONVERSION_FORMAT, plan })
+export const conversionFile = (plan: Plan, measurements: readonly Reading[] = []): ConversionFile => ({
+  format: CONVERSION_FORMAT,
+  plan,
+  ...(measurements.length === 0 ? {} : { measurements: [...measurements] }),
+})
+
+/** What a conversion file holds. */
+export interface ConversionRead {
+  plan: Plan
+  measurements: Reading[]
+}
 
 /**
  * Reads a conversion file whole, or says everything that is wrong with it.
  *
  * @example readConversionFile([]).ok // false
  */
-export function readConversionFile(document: unknown): Outcome<Plan> {
+export function readConversionFile(document: unknown): Outcome<ConversionRead> {
   if (typeof document !== 'object' || document === null || Array.isArray(document))
     return { ok: false, faults: [{ field: '', message: 'a conversion file must hold one JSON object' }] }
-  const { format, plan, ...rest } = document as Record<string, unknown>
+  const { format, plan, measurements = [], ...rest } = document as Record<string, unknown>
   if (format !== CONVERSION_FORMAT)
     return { ok: false, faults: [{ field: 'format', message: `must be "${CONVERSION_FORMAT}"` }] }
   const extra = Object.keys(rest).map((key) => ({ field: key, message: 'is not a key known here' }))
   const read = readPlan(plan)
-  const faults = [
-    ...extra,
-    ...(read.ok ? [] : read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` }))),
-  ]
-  return read.ok && faults.length === 0 ? read : { ok: false, faults }
+  const readings = readingsSchema.safeParse(measurements)
+  if (read.ok && readings.success && extra.length === 0)
+    return { ok: true, value: { plan: read.value, measurements: readings.data } }
+  return {
+    ok: false,
+    faults: [
+      ...extra,
+      ...(read.ok ? [] : within('plan', read.faults)),
+      ...(readings.success ? [] : firstFaults(within('measurements', faultsOf(readings.error, measurements)))),
+    ],
+  }
 }
+
+const within = (key: string, faults: readonly Fault[]): Fault[] =>
+  faults.map((f) => ({
+    ...f,
+    field: f.field === '' || f.field.startsWith('[') ? `${key}${f.field}` : `${key}.${f.field}`,
+  }))

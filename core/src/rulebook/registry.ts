@@ -97,6 +97,7 @@ const all = [
   drivetrain.drivetrainResonance,
   drivetrain.reduction,
   drivetrain.ratioFromSpeeds,
+  drivetrain.coastTwoSpeeds,
   drivetrain.missingSize,
   drivetrain.shaftSpeed,
   drivetrain.shaftTorque,

@@ -34,7 +34,11 @@ export function permits({ at, rights, conversionId, shopId }: Permission, { meth
         isWithin(path, '/api/rules'))
     )
   if (rights === 'all' || isRead(method)) return true
-  return rights === 'measure' && method === 'PUT' && /^\/api\/conversions\/[^/]+$/.test(path)
+  if (rights !== 'measure') return false
+  return (
+    (method === 'PUT' && /^\/api\/conversions\/[^/]+$/.test(path)) ||
+    ((method === 'POST' || method === 'DELETE') && /^\/api\/conversions\/[^/]+\/measurements(\/[^/]+)?$/.test(path))
+  )
 }
 
 const isWithin = (path: string, place: string): boolean => path === place || path.startsWith(`${place}/`)

@@ -12,6 +12,7 @@ import {
   type Plan,
 } from '@zesty/core'
 import { type NewConversion, type UnreadSave } from '@zesty/core/http'
+import type { Reading } from '@zesty/core/measurements'
 import { firstFaults } from '@zesty/core/rules'
 import { and, desc, eq, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
@@ -20,6 +21,7 @@ import { JsonText, withMember } from '../answers/jsonText'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
+import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
 import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
 
@@ -87,7 +89,7 @@ export class ConversionsService {
   importFile(shopId: string, document: unknown, by: Asker): Promise<Conversion> {
     const read = readConversionFile(document)
     if (!read.ok) throw badInput(read.faults, 422)
-    return this.insert(shopId, read.value, 'imported', by)
+    return this.insert(shopId, read.value.plan, 'imported', by, read.value.measurements)
   }
 
   /** Another conversion of the same shop, begun from this one. */
@@ -96,7 +98,13 @@ export class ConversionsService {
     return this.insert(shopId, copyPlan(plan), `begun from ${plan.name}`, by)
   }
 
-  async insert(shopId: string, plan: Plan, origin: string, by: Asker): Promise<Conversion> {
+  async insert(
+    shopId: string,
+    plan: Plan,
+    origin: string,
+    by: Asker,
+    readings: readonly Reading[] = [],
+  ): Promise<Conversion> {
     return this.db.transaction(async (tx) => {
       const [row] = await tx
         .insert(conversions)
@@ -107,6 +115,7 @@ export class ConversionsService {
         })
       if (!row) throw new Error('insert returned nothing')
       await tx.insert(revisions).values({ conversionId: row.id, revision: row.revision, plan, origin, by: by.name })
+      if (readings.length > 0) await insertMeasurements(tx, row.id, readings)
       return opened(row)
     })
   }
@@ -114,7 +123,10 @@ export class ConversionsService {
   async exportFile(id: string) {
     const { plan } = await this.stored(id)
     const read = readStored(plan)
-    return read.ok ? conversionFile(read.value) : { format: CONVERSION_FORMAT, plan }
+    const readings = await readingsOf(this.db, id)
+    return read.ok
+      ? conversionFile(read.value, readings)
+      : { format: CONVERSION_FORMAT, plan, ...(readings.length === 0 ? {} : { measurements: readings }) }
   }
 
   async evaluation(id: string) {
@@ -124,8 +136,9 @@ export class ConversionsService {
   /** One revision with its verdicts: asked for apart, a save between could part them. */
   async judged(id: string) {
     const conversion = await this.find(id)
+    const measured = await measuredOf(this.db, id)
     try {
-      return { conversion, evaluation: advise(conversion.plan) }
+      return { conversion, measured, evaluation: advise(conversion.plan, undefined, measured) }
     } catch (error) {
       const faults = faultsOfStored(conversion.plan)
       throw faults.length === 0 ? error : unreadable(faults)

@@ -2,9 +2,11 @@ import { setImmediate } from 'node:timers/promises'
 import { Inject, Injectable } from '@nestjs/common'
 import { evaluate } from '@zesty/core'
 import type { MachineLine } from '@zesty/core/http'
+import type { Measured } from '@zesty/core/measurements'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions } from '../db/schema'
+import { measuredOfAll } from '../measurements/storedMeasurements'
 import { faultsOfStored, nameOf, readStored, saysUnreadable } from './storedPlan'
 
 /** Injection token of what tells this release from every other: what it says of a plan may be another thing. */
@@ -30,24 +32,26 @@ export class MachineLines {
         id: conversions.id,
         revision: conversions.revision,
         savedAt: conversions.savedAt,
+        readingsRevision: conversions.readingsRevision,
         line: conversions.line,
         lineOf: conversions.lineOf,
       })
       .from(conversions)
       .where(eq(conversions.shopId, shopId))
       .orderBy(asc(conversions.createdAt), asc(conversions.id))
-    const stale = rows.filter((row) => row.lineOf !== this.stamp(row.revision)).map(({ id }) => id)
+    const stale = rows.filter((row) => row.lineOf !== this.stamp(row)).map(({ id }) => id)
     const judged = stale.length === 0 ? new Map<string, Judged>() : await this.judge(stale)
     // One that was taken away meanwhile has no line any more.
-    return rows.flatMap(({ id, revision, savedAt, line, lineOf }) => {
-      if (lineOf === this.stamp(revision)) return [{ id, revision, savedAt, ...(line as PlanLine) }]
+    return rows.flatMap(({ line, lineOf, ...row }) => {
+      const { id, revision, savedAt } = row
+      if (lineOf === this.stamp(row)) return [{ id, revision, savedAt, ...(line as PlanLine) }]
       const anew = judged.get(id)
       return anew ? [{ id, revision: anew.revision, savedAt: anew.savedAt, ...anew.line }] : []
     })
   }
 
-  private stamp(revision: number): string {
-    return `${this.release} ${revision}`
+  private stamp({ revision, readingsRevision }: Judgeable): string {
+    return `${this.release} ${revision} ${readingsRevision}`
   }
 
   private async judge(ids: string[]): Promise<Map<string, Judged>> {
@@ -55,15 +59,17 @@ export class MachineLines {
       .select({
         id: conversions.id,
         revision: conversions.revision,
+        readingsRevision: conversions.readingsRevision,
         savedAt: conversions.savedAt,
         plan: conversions.plan,
       })
       .from(conversions)
       .where(inArray(conversions.id, ids))
+    const measured = await measuredOfAll(this.db, ids)
     const judged = new Map<string, Judged>()
     let turn = performance.now()
-    for (const { id, revision, savedAt, plan } of rows) {
-      judged.set(id, { revision, savedAt, line: lineOf(plan) })
+    for (const { id, plan, ...row } of rows) {
+      judged.set(id, { ...row, line: lineOf(plan, measured.get(id)) })
       if (performance.now() - turn < TURN_MS) continue
       await setImmediate()
       turn = performance.now()
@@ -75,29 +81,40 @@ export class MachineLines {
   /** Kept only to be quick the next time: that it cannot be is nobody's trouble. */
   private async keep(judged: Map<string, Judged>): Promise<void> {
     try {
-      for (const [id, { revision, line }] of judged)
+      for (const [id, row] of judged)
         await this.db
           .update(conversions)
-          .set({ line, lineOf: this.stamp(revision) })
-          .where(and(eq(conversions.id, id), eq(conversions.revision, revision)))
+          .set({ line: row.line, lineOf: this.stamp(row) })
+          .where(
+            and(
+              eq(conversions.id, id),
+              eq(conversions.revision, row.revision),
+              eq(conversions.readingsRevision, row.readingsRevision),
+            ),
+          )
     } catch {
       return
     }
   }
 }
 
-interface Judged {
+/** What a verdict is of: the plan at a revision, and the readings after so many changes. */
+interface Judgeable {
   revision: number
+  readingsRevision: number
+}
+
+interface Judged extends Judgeable {
   savedAt: Date
   line: PlanLine
 }
 
-function lineOf(stored: unknown): PlanLine {
+function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
   const read = readStored(stored)
   if (!read.ok) return { name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
   const plan = read.value
   try {
-    const { chain, stages, findings, next, figures } = evaluate(plan)
+    const { chain, stages, findings, next, figures } = evaluate(plan, undefined, measured)
     return {
       name: plan.name,
       machineKind: plan.survey.machineKind,

@@ -1,7 +1,9 @@
 import { rightsOfDevices } from '@zesty/core/http'
 import { libraryKinds } from '@zesty/core/library'
+import { measurementKinds, leads } from '@zesty/core/measurements'
 import {
   boolean,
+  doublePrecision,
   index,
   integer,
   jsonb,
@@ -35,6 +37,8 @@ export const conversions = pgTable(
       .references(() => shops.id, { onDelete: 'cascade' }),
     revision: integer().notNull().default(1),
     plan: jsonb().notNull(),
+    /** How often its readings changed: verdicts rest on them too. */
+    readingsRevision: integer().notNull().default(0),
     /** What the shop's page shows of it, and of which release and revision that was said. Made anew where it is of others. */
     line: jsonb(),
     lineOf: text(),
@@ -60,6 +64,33 @@ export const revisions = pgTable(
     savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.conversionId, t.revision] })],
+)
+
+/** What was read off a machine. A row each, beside the plan; never thinned. Numbers are in base units, speeds in rpm. */
+export const measurements = pgTable(
+  'measurements',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    conversionId: uuid()
+      .notNull()
+      .references(() => conversions.id, { onDelete: 'cascade' }),
+    kind: text({ enum: Object.keys(measurementKinds) as [keyof typeof measurementKinds] }).notNull(),
+    value: doublePrecision().notNull(),
+    lead: text({ enum: Object.keys(leads) as [keyof typeof leads] }),
+    of: text(),
+    /** An id within the plan; the position may have been taken out of it since. */
+    positionId: text(),
+    hz: doublePrecision(),
+    motorRpm: doublePrecision(),
+    dial: doublePrecision(),
+    fromRpm: doublePrecision(),
+    toRpm: doublePrecision(),
+    instrument: text(),
+    by: text(),
+    note: text(),
+    takenAt: timestamp({ withTimezone: true }).notNull(),
+  },
+  (t) => [index().on(t.conversionId, t.takenAt)],
 )
 
 /** Motors, drives and circuits kept for more than one conversion of the shop. */

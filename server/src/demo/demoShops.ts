@@ -1,13 +1,14 @@
 import { isDeepStrictEqual } from 'node:util'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { applyPatch, readConversionFile, set, type Plan } from '@zesty/core'
+import { applyPatch, type ConversionRead, readConversionFile, set, type Plan } from '@zesty/core'
 import { branchCircuitSchema, ITEM_VERSION, type LibraryItem } from '@zesty/core/library'
 import { faultsOf } from '@zesty/core/rules'
 import { and, eq, inArray } from 'drizzle-orm'
 import { z } from 'zod'
 import type { Database } from '../db/database'
 import { conversions, libraryItems, marks, revisions, shops } from '../db/schema'
+import { insertMeasurements } from '../measurements/storedMeasurements'
 
 const shopFileSchema = z.strictObject({
   name: z.string(),
@@ -21,7 +22,7 @@ interface DemoShop {
   name: string
   units: 'metric' | 'imperial'
   circuits: LibraryItem[]
-  plans: Plan[]
+  machines: ConversionRead[]
 }
 
 const readJson = (path: string): unknown => JSON.parse(readFileSync(path, 'utf8'))
@@ -35,14 +36,14 @@ export function readDemoShops(folder: string): DemoShop[] {
       const document = readJson(path)
       const shop = shopFileSchema.safeParse(document)
       if (!shop.success) throw new Error(`${path}: ${JSON.stringify(faultsOf(shop.error, document))}`)
-      const plans = shop.data.machines.map((machine) => {
+      const machines = shop.data.machines.map((machine) => {
         const file = join(folder, name, `${machine}.json`)
-        const plan = readConversionFile(readJson(file))
-        if (!plan.ok) throw new Error(`${file}: ${JSON.stringify(plan.faults)}`)
-        return plan.value
+        const read = readConversionFile(readJson(file))
+        if (!read.ok) throw new Error(`${file}: ${JSON.stringify(read.faults)}`)
+        return read.value
       })
       const circuits = shop.data.circuits.map((c): LibraryItem => ({ kind: 'circuit', ...c }))
-      return { name: shop.data.name, units: shop.data.units, circuits, plans }
+      return { name: shop.data.name, units: shop.data.units, circuits, machines }
     })
 }
 
@@ -77,7 +78,7 @@ async function addDemo(db: Database, folder: string, samples: readonly LibraryIt
   await db.transaction(async (tx) => {
     // One transaction has one time; the order of the files is kept by a millisecond each.
     let at = Date.now()
-    for (const { name, units, circuits, plans } of readDemoShops(folder)) {
+    for (const { name, units, circuits, machines } of readDemoShops(folder)) {
       const [shop] = await tx
         .insert(shops)
         .values({ name, units, demo: true, createdAt: new Date(at++) })
@@ -88,13 +89,16 @@ async function addDemo(db: Database, folder: string, samples: readonly LibraryIt
         .values([...samples, ...circuits].map((item) => ({ shopId: shop.id, version: ITEM_VERSION, ...item })))
         .returning({ id: libraryItems.id, kind: libraryItems.kind, name: libraryItems.name })
       const circuitIds = new Map(kept.filter((i) => i.kind === 'circuit').map((i) => [i.name, i.id]))
-      for (const inFile of plans) {
-        const plan = onCircuit(inFile, circuitIds)
+      for (const inFile of machines) {
+        const plan = onCircuit(inFile.plan, circuitIds)
         const [row] = await tx
           .insert(conversions)
           .values({ shopId: shop.id, plan, createdAt: new Date(at++) })
           .returning({ id: conversions.id })
-        if (row) await tx.insert(revisions).values({ conversionId: row.id, revision: 1, plan, origin: 'demo' })
+        if (!row) continue
+        await tx.insert(revisions).values({ conversionId: row.id, revision: 1, plan, origin: 'demo' })
+        if (inFile.measurements.length > 0)
+          await insertMeasurements(tx, row.id, inFile.measurements)
       }
     }
   })

@@ -12,7 +12,7 @@ import { useUnits } from '../state/units'
 export function UnsentDialog() {
   const dispatch = useAppDispatch()
   const unsent = useOpen((open) => open.unsent)
-  const { id, shopId, revision, keptPlan, first } = useOpen((open) => open)
+  const { id, shopId, revision, keptPlan, first, measured } = useOpen((open) => open)
   const savedAt = useOpen(({ keeping }) => (keeping.state === 'kept' ? keeping.at : ''))
   const units = useUnits()
   const take = (draft: Draft) =>
@@ -20,6 +20,7 @@ export function UnsentDialog() {
       takeDraft(
         {
           conversion: { id, shopId, revision, plan: keptPlan, savedAt },
+          measured,
           evaluation: first.evaluation,
           unsent: unsent.filter((other) => other !== draft),
         },

@@ -2,8 +2,11 @@ import {
   conversionSchema,
   judgedConversionSchema,
   keptItemSchema,
+  keptMeasurementsSchema,
   libraryLineSchema,
   machineLineSchema,
+  measuredSchema,
+  measurementSchema,
   problemSchema,
   revisionLineSchema,
   revisionSchema,
@@ -13,6 +16,7 @@ import {
   takenInSchema,
   whoSchema,
   type NewConversion,
+  type NewMeasurements,
   type NewShop,
   type ShopChange,
 } from '@zesty/core/http'
@@ -36,7 +40,7 @@ const knocking: typeof asking = async (args, store, options) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: knocking,
-  tagTypes: ['Shop', 'Machine', 'Library', 'Device', 'Person'],
+  tagTypes: ['Shop', 'Machine', 'Measurement', 'Library', 'Device', 'Person'],
   // An answer of another shape comes from a server of another release.
   catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
   endpoints: (b) => ({
@@ -119,6 +123,29 @@ export const api = createApi({
     revision: b.query({
       query: ({ id, revision }: { id: string; revision: number }) => `conversions/${id}/revisions/${revision}`,
       responseSchema: revisionSchema,
+    }),
+    measurements: b.query({
+      query: (id: string) => `conversions/${id}/measurements`,
+      responseSchema: z.array(measurementSchema),
+      providesTags: ['Measurement'],
+      keepUnusedDataFor: 0,
+    }),
+    addMeasurements: b.mutation({
+      query: ({ id, measurements }: NewMeasurements & { id: string }) => ({
+        url: `conversions/${id}/measurements`,
+        method: 'POST',
+        body: { measurements },
+      }),
+      responseSchema: keptMeasurementsSchema,
+      invalidatesTags: ['Measurement'],
+    }),
+    removeMeasurement: b.mutation({
+      query: ({ id, measurementId }: { id: string; measurementId: string }) => ({
+        url: `conversions/${id}/measurements/${measurementId}`,
+        method: 'DELETE',
+      }),
+      responseSchema: measuredSchema,
+      invalidatesTags: ['Measurement'],
     }),
     library: b.query({
       query: (shopId: string) => `shops/${shopId}/library`,

@@ -2,21 +2,21 @@ import type { Evaluation, Figure, FigureId } from '@zesty/core'
 import { createSelector } from '@reduxjs/toolkit'
 import { useContext } from 'react'
 import { EvaluationScope, type Scope } from './evaluationScope'
-import { selectOpen, selectPlan } from './openPlan'
+import { selectMeasured, selectOpen, selectPlan } from './openPlan'
 import { useAppSelector, type RootState } from './store'
 
 const selectJudge = (state: RootState) => state.judging.judge
 const selectFirst = (state: RootState) => selectOpen(state).first
 
 export const selectEvaluation = createSelector(
-  [selectPlan, selectJudge, selectFirst],
-  (plan, judge, first): Evaluation => judge?.(plan) ?? first.evaluation,
+  [selectPlan, selectMeasured, selectJudge, selectFirst],
+  (plan, measured, judge, first): Evaluation => judge?.(plan, measured) ?? first.evaluation,
 )
 
-/** Whether what is shown was said of the plan as it was opened, and the plan has changed since. */
+/** Whether what is shown was said of plan and readings as they were opened, and they have changed since. */
 export const selectIsBehind = createSelector(
-  [selectPlan, selectJudge, selectFirst],
-  (plan, judge, first) => judge === undefined && plan !== first.plan,
+  [selectPlan, selectMeasured, selectJudge, selectFirst],
+  (plan, measured, judge, first) => judge === undefined && (plan !== first.plan || measured !== first.measured),
 )
 
 /** What the product says about the open plan. */

@@ -1,10 +1,11 @@
 import type { Evaluation, Plan } from '@zesty/core'
+import type { Measured } from '@zesty/core/measurements'
 import { createAsyncThunk, createSlice } from '@reduxjs/toolkit'
 
-/** Says what the product says about a plan. */
-export type Judge = (plan: Plan) => Evaluation
+/** Says what the product says about a plan and what was read off the machine. */
+export type Judge = (plan: Plan, measured: Measured) => Evaluation
 /** Leaves of an evaluation's remedies those that mend: each is tried, so it takes as many times as long as there are. */
-export type TryRemedies = (plan: Plan, evaluation: Evaluation) => Evaluation
+export type TryRemedies = (plan: Plan, evaluation: Evaluation, measured: Measured) => Evaluation
 
 /**
  * Who judges the open plan. The server has judged it as it was opened; from the first touch the page does, at every key.
@@ -22,7 +23,11 @@ export const fetchJudge = createAsyncThunk(
   async (): Promise<{ judge: Judge; tryRemedies: TryRemedies }> => {
     const { newJudge, withTriedRemedies } = await import('./judge')
     const judge = newJudge()
-    return { judge, tryRemedies: (plan, evaluation) => withTriedRemedies(plan, evaluation, judge) }
+    return {
+      judge,
+      tryRemedies: (plan, evaluation, measured) =>
+        withTriedRemedies(plan, evaluation, (tried) => judge(tried, measured)),
+    }
   },
   {
     condition: (_, { getState }) => (getState() as { judging: Judging }).judging.judge === undefined,

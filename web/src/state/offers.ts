@@ -1,7 +1,7 @@
 import type { Evaluation, Finding, Remedy } from '@zesty/core'
 import { useEffect, useState } from 'react'
 import { useEvaluation } from './evaluation'
-import { usePlan } from './openPlan'
+import { useMeasured, usePlan } from './openPlan'
 import { useAppSelector } from './store'
 
 /** How long nobody must type before remedies are tried anew, ms. */
@@ -21,17 +21,18 @@ interface Offers {
  */
 export function useOffers(): Offers {
   const plan = usePlan()
+  const measured = useMeasured()
   const evaluation = useEvaluation()
   const tryRemedies = useAppSelector((state) => state.judging.tryRemedies)
   const [last, setLast] = useState<{ of: Evaluation; tried: Evaluation }>(() => ({
     of: evaluation,
-    tried: tryRemedies?.(plan, evaluation) ?? evaluation,
+    tried: tryRemedies?.(plan, evaluation, measured) ?? evaluation,
   }))
   useEffect(() => {
     if (!tryRemedies || last.of === evaluation) return
-    const soon = setTimeout(() => setLast({ of: evaluation, tried: tryRemedies(plan, evaluation) }), QUIET_MS)
+    const soon = setTimeout(() => setLast({ of: evaluation, tried: tryRemedies(plan, evaluation, measured) }), QUIET_MS)
     return () => clearTimeout(soon)
-  }, [plan, evaluation, tryRemedies, last])
+  }, [plan, measured, evaluation, tryRemedies, last])
   return {
     of: (id) => last.tried.findings.find((f) => f.id === id)?.remedies ?? NONE,
     tried: last.of === evaluation,

@@ -1,4 +1,5 @@
 import type { Patch, Plan } from '@zesty/core'
+import type { Measured } from '@zesty/core/measurements'
 import { useCallback } from 'react'
 import { useAppDispatch, useAppSelector, type RootState } from './store'
 import { changed, type OpenPlan } from './planSlice'
@@ -11,11 +12,15 @@ export const selectOpen = (state: RootState): OpenPlan => {
 
 export const selectPlan = (state: RootState): Plan => selectOpen(state).plan
 
+export const selectMeasured = (state: RootState): Measured => selectOpen(state).measured
+
 /** The open plan, inside a conversion's screen. */
 export const usePlan = (): Plan => useAppSelector(selectPlan)
 
 /** One part of what is open; what asks for it is shown anew only when that part changes, not at every save. */
 export const useOpen = <T>(part: (open: OpenPlan) => T): T => useAppSelector((state) => part(selectOpen(state)))
+/** What was read off the machine comes to. */
+export const useMeasured = (): Measured => useAppSelector(selectMeasured)
 export const useShopId = (): string => useOpen((open) => open.shopId)
 export const useConversionId = (): string => useOpen((open) => open.id)
 

@@ -9,6 +9,7 @@ import {
   type PlanPath,
 } from '@zesty/core'
 import { type Conversion } from '@zesty/core/http'
+import type { Measured } from '@zesty/core/measurements'
 import type { Draft } from './draft'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 
@@ -47,8 +48,10 @@ export interface OpenPlan {
   plan: Plan
   /** The plan as the server has it. */
   keptPlan: Plan
+  /** What was read off the machine comes to, as the server has it. */
+  measured: Measured
   /** What the server said about the plan as it was opened. */
-  first: { plan: Plan; evaluation: Evaluation }
+  first: { plan: Plan; measured: Measured; evaluation: Evaluation }
   keeping: Keeping
   undo: Step[]
   redo: Step[]
@@ -74,9 +77,10 @@ const planSlice = createSlice({
     opened: (
       _state,
       {
-        payload: { conversion, evaluation, draft, unsent = [], theirs },
+        payload: { conversion, measured, evaluation, draft, unsent = [], theirs },
       }: PayloadAction<{
         conversion: Conversion
+        measured: Measured
         evaluation: Evaluation
         draft?: Draft
         unsent?: Draft[]
@@ -90,7 +94,8 @@ const planSlice = createSlice({
         revision,
         plan: draft?.plan ?? plan,
         keptPlan: plan,
-        first: { plan, evaluation },
+        measured,
+        first: { plan, measured, evaluation },
         keeping: { state: 'kept', at: savedAt },
         undo: [],
         redo: [],
@@ -158,6 +163,10 @@ const planSlice = createSlice({
       // What was edited while the save was under way still waits.
       open.keeping = original(open).plan === plan ? { state: 'kept', at: savedAt } : { state: 'keeping' }
     },
+    /** Readings came or went: what they come to now. */
+    measuredChanged: ({ open }, { payload: { id, measured } }: PayloadAction<{ id: string; measured: Measured }>) => {
+      if (open?.id === id) open.measured = measured
+    },
     /** Somebody else changed other things: theirs is kept, ours goes on top of it. */
     mergedIn: ({ open }, { payload: { theirs, plan } }: PayloadAction<{ theirs: Conversion; plan: Plan }>) => {
       if (open?.id !== theirs.id) return
@@ -204,6 +213,7 @@ export const {
   fieldsRefused,
   keepingChanged,
   kept,
+  measuredChanged,
   mergedIn,
   conflicted,
   settled,

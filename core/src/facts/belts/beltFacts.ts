@@ -8,13 +8,12 @@ import {
   shaftSpeed,
   shaftTorque,
 } from '../../drivetrain'
-import type { TransmissionStage } from '../../plan'
+import { positionName, type TransmissionStage } from '../../plan'
 import type { Knowing } from '../context'
 import { choice, named } from '../ledger'
 import { beltCapacity, type BeltCapacity, type BeltLoad } from './beltCapacity'
 import { beltGeometry, type BeltGeometry } from './beltGeometry'
 import { beltPulleys, type BeltName, type BeltPulleys } from './beltPulleys'
-import { positionName } from './trainFacts'
 import type { MotorFacts } from '../motor/motorFacts'
 
 /** One belt of a position: its pulleys, how it lies, what it bears and holds. */

@@ -1,11 +1,19 @@
 import { drivetrainEfficiency, drivetrainRatio, hidesRotation, ratioStages, typedSizes } from '../../drivetrain'
-import type { Plan, Position, PositionPath, TransmissionStage, TransmissionStagePath } from '../../plan'
+import {
+  positionName,
+  type Plan,
+  type Position,
+  type PositionPath,
+  type TransmissionStage,
+  type TransmissionStagePath,
+} from '../../plan'
 import type { Knowing } from '../context'
 import { numberOf, type FigureState } from '../figure'
 import type { PositionFigureId } from '../figureId'
 import { named, unknownField, type Ledger } from '../ledger'
 import type { MotorFacts } from '../motor/motorFacts'
 import { knownRatio, type KnownRatio } from './knownRatio'
+import { measuredRatio } from './measuredRatio'
 import { bookMissingSize } from './missingSize'
 
 /** One belt position, before any hertz is known. */
@@ -15,17 +23,15 @@ export interface TrainFacts {
   index: number
   name: string
   speedRatio: FigureState
-  /** What is known of it by its speed or its ratio, and whether the ratio is taken from its sizes all the same. */
-  known: KnownRatio | undefined
+  /** What the plan says of its speed or its ratio, and what was read; and whether the ratio is taken from its sizes all the same. */
+  told: KnownRatio | undefined
+  measured: KnownRatio | undefined
   bySizes: boolean
   reversed: boolean | undefined
   efficiency: FigureState
   /** The stages as the rules take them, with the sizes they came from. */
   stages: { raw: unknown; shown: string; label: string; from: FigureState[] }
 }
-
-export const positionName = (position: Position, index: number): string =>
-  position.name?.trim() || String.fromCharCode(65 + (index % 26))
 
 /** The position used most: as chosen, or the only one there is. */
 export function mainPosition(plan: Plan): Position | undefined {
@@ -43,7 +49,9 @@ export const trainFacts = (context: Knowing<{ motor: MotorFacts }>): TrainFacts[
     const { ledger } = context
     const name = positionName(position, index)
     const path: PositionPath = `survey.positions.${index}`
-    const known = knownRatio(context, position, path, name)
+    const told = knownRatio(context, position, path, name)
+    const measured = measuredRatio(context, position, path, name)
+    const known = told ?? measured
     const bySizes = known === undefined || (position.transmission.length > 0 && position.transmission.every(isSized))
     if (known) bookMissingSize(ledger, position, path, name, known)
     const sizes =
@@ -75,7 +83,8 @@ export const trainFacts = (context: Knowing<{ motor: MotorFacts }>): TrainFacts[
       index,
       name,
       speedRatio: ratio.speedRatio,
-      known,
+      told,
+      measured,
       bySizes,
       reversed: hidesItsWay(position) ? undefined : ratio.output?.reversed,
       efficiency: ledger.derive(

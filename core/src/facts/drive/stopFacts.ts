@@ -1,5 +1,7 @@
 import { brakeResistor, busCapacitance, busRipple, busThreshold, rampTime, stopWithoutResistor } from '../../drive'
-import { coastFriction, frictionShare, spindleTorque } from '../../drivetrain'
+import { coastFriction, coastTwoSpeeds, frictionShare, spindleTorque } from '../../drivetrain'
+import type { MeasuredCoast } from '../../measurements/measured'
+import { readingsOf } from '../../measurements/withMeasured'
 import { torqueCapability } from '../../motor'
 import type { PlanPath } from '../../plan'
 import type { PlanningValue } from '../../data/planningValues'
@@ -225,20 +227,43 @@ const busFarad = ({ plan, ledger, tables }: Before): FigureState =>
     )
   })
 
+/** The coast from a lower speed that goes with the one the plan is judged by; none where that one was typed. */
+function slowerCoast({ plan, ledger, measured, speeds }: Before): MeasuredCoast['slower'] {
+  const coastS = ledger.given('survey.coastS')
+  if (!isKnown(coastS) || coastS.basis !== 'measured') return undefined
+  const main = speeds.main && readingsOf(plan, measured, speeds.main.position.id)?.coast
+  return (main ?? measured.anywhere.coast)?.slower
+}
+
 /** Friction from a timed coast: what brings the inertia to rest in that time; a typical share of torque until then. */
-function friction(
-  { plan, ledger, tables }: Before,
-  inertia: FigureState,
-  speedRpm: FigureState,
-  torqueNm: FigureState,
-): FigureState {
+function friction(context: Before, inertia: FigureState, speedRpm: FigureState, torqueNm: FigureState): FigureState {
+  const { plan, ledger, tables } = context
   const naming = named('stop.frictionNm', 'Friction on the spindle', 'torque')
-  if (plan.survey.coastS !== undefined)
+  if (plan.survey.coastS !== undefined) {
+    const fromRpm = ledger.givenOr('survey.coastFromRpm', () => speedRpm)
+    const coastS = ledger.given('survey.coastS')
+    const slower = slowerCoast(context)
+    if (slower === undefined)
+      return ledger.derive(coastFriction, 'torqueNm', naming, { inertiaKgM2: inertia, speedRpm: fromRpm, coastS })
+    // Two coasts tell how friction grows with speed, and so what it is from the top.
     return ledger.derive(coastFriction, 'torqueNm', naming, {
       inertiaKgM2: inertia,
-      speedRpm: ledger.givenOr('survey.coastFromRpm', () => speedRpm),
-      coastS: ledger.given('survey.coastS'),
+      speedRpm,
+      coastS: ledger.derive(
+        coastTwoSpeeds,
+        'coastS',
+        named('stop.coastS', 'Coast from the highest speed, by two coasts', 'time'),
+        {
+          fasterRpm: fromRpm,
+          fasterS: coastS,
+          slowerRpm: choice(slower.fromRpm, 'Slower coast began at, rpm'),
+          slowerS: choice(slower.seconds, 'Slower coast, s'),
+          fromRpm: speedRpm,
+        },
+        { basis: () => 'measured' },
+      ),
     })
+  }
   return ledger.derive(
     frictionShare,
     'torqueNm',

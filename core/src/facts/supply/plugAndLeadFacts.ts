@@ -23,7 +23,7 @@ export interface PlugAndLeadFacts {
 type Before = Knowing<{ supply: SupplyFacts; drive: DriveFacts; supplyUnit: SupplyUnitFacts }>
 
 /** What goes through plug and lead: the drive's amps, or those of the wall before a transformer or converter. */
-function lyingOn({ plan, ledger, supply, drive, supplyUnit }: Omit<Before, 'tables'>) {
+function lyingOn({ plan, ledger, supply, drive, supplyUnit }: Omit<Before, 'tables' | 'measured'>) {
   const behind = {
     loadA: drive.inputA,
     voltageV: supply.feedV,

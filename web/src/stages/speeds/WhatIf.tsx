@@ -1,20 +1,22 @@
+import type { Measured } from '@zesty/core/measurements'
 import { applyPatch, evaluate, isCovered, printQuantity, messageText, type Plan } from '@zesty/core'
 import { takeCombination, type Combination } from '@zesty/core/search'
 import { speedMap } from '@zesty/core/speeds'
 import { useMemo } from 'react'
 import { DifferenceTable } from '../../parts/DifferenceTable'
-import { useChange, usePlan } from '../../state/openPlan'
+import { useChange, useMeasured, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 import { connectionWords, pulleyWords } from './combinationWords'
 
 /** One way found, beside the present plan: the chain of both, the jobs, and what it would change. */
 export function WhatIf({ found, onTaken }: { found: Combination; onTaken: () => void }) {
   const plan = usePlan()
+  const measured = useMeasured()
   const units = useUnits()
   const change = useChange()
   const patch = useMemo(() => takeCombination(plan, found), [plan, found])
   const tried = useMemo(() => applyPatch(plan, patch), [plan, patch])
-  const [now, then] = useMemo(() => [sideOf(plan), sideOf(tried)], [plan, tried])
+  const [now, then] = useMemo(() => [sideOf(plan, measured), sideOf(tried, measured)], [plan, tried, measured])
   const rows = now.evaluation.chain.map((link, i) => ({
     name: link.name,
     now: messageText(link.headline, units),
@@ -77,8 +79,8 @@ export function WhatIf({ found, onTaken }: { found: Combination; onTaken: () => 
   )
 }
 
-function sideOf(plan: Plan) {
-  const evaluation = evaluate(plan)
+function sideOf(plan: Plan, measured: Measured) {
+  const evaluation = evaluate(plan, undefined, measured)
   const map = speedMap(plan, evaluation)
   return {
     evaluation,

@@ -1,12 +1,16 @@
 import { isBareMotor } from '@zesty/core'
+import { lazy } from 'react'
 import { usePlan } from '../../state/openPlan'
 import { StageHead } from '../../parts/StageHead'
+import { WhenSeen } from '../../parts/WhenSeen'
 import { Belts } from './Belts'
 import { Holders } from './Holders'
 import { Jobs } from './Jobs'
 import { MachineDrawing } from './MachineDrawing'
 import { MachineSheet } from './MachineSheet'
 import { WallSheet } from './WallSheet'
+
+const Readings = lazy(() => import('../../measurements/Readings').then((m) => ({ default: m.Readings })))
 
 /** The machine as found: wall, machine, belts, what spins, and the work it must do. */
 export default function SurveyStage() {
@@ -31,6 +35,9 @@ export default function SurveyStage() {
           <Jobs />
         </>
       )}
+      <WhenSeen id="readings" height={320}>
+        <Readings />
+      </WhenSeen>
     </>
   )
 }

@@ -1,0 +1,16 @@
+// What is read off a machine: typed, pasted, as CSV, and what it comes to.
+export { fitMeasurements } from '../measurements/fitMeasurements'
+export { type Measured, nothingMeasured } from '../measurements/measured'
+export {
+  type FitReading,
+  leads,
+  MOST_READINGS,
+  readingSchema,
+  type Measurement,
+  measurementKinds,
+  type MeasurementKind,
+  type Reading,
+} from '../measurements/measurement'
+export { readingsCsv } from '../measurements/readingsCsv'
+export { readReadings, type ReadingsRead } from '../measurements/readReadings'
+export { withMeasured } from '../measurements/withMeasured'

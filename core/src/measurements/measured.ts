@@ -1,0 +1,75 @@
+import { z } from 'zod'
+
+/** Of outliers and pairs, so many are told; whoever has more has another trouble. */
+export const MOST_TOLD = 50
+
+/** One value of a series, and the reading that it comes from. */
+const sampleSchema = z.strictObject({ value: z.number(), id: z.string() })
+
+const seriesSchema = z.strictObject({
+  /** How many readings there are. */
+  count: z.number().int().min(1),
+  /** The middle one; an outlier does not move it. */
+  median: z.number(),
+  /** The least that belongs to the rest. */
+  least: z.number(),
+  /** Of two that do not agree neither is known to be right, so nothing rests on them. */
+  undecided: z.literal(true).optional(),
+  /** Readings that do not belong to the rest, farthest first. */
+  outliers: z.array(sampleSchema).max(MOST_TOLD),
+})
+
+/** Two readings of one thing that do not agree, each by what it comes to. */
+const disagreementSchema = z.strictObject({
+  /** Speeds are for one turn or hertz of the motor, of a blade for one hertz. */
+  of: z.enum(['per-turn', 'per-hertz', 'surface', 'coast', 'seat-torque', 'insulation']),
+  positionId: z.string().optional(),
+  /** The one that the others speak for, or the earlier of two. */
+  kept: sampleSchema,
+  odd: sampleSchema,
+})
+
+/** Coasts to rest: from the highest speed they were timed at, and from a lower one too where there is one. */
+const coastSchema = z.strictObject({
+  /** Nothing where it was not said from which speed. */
+  fromRpm: z.number().optional(),
+  seconds: seriesSchema,
+  slower: z.strictObject({ fromRpm: z.number(), seconds: z.number() }).optional(),
+})
+
+/** What is read of one position. */
+const positionSchema = z.strictObject({
+  /** Spindle turns for one of the motor, where the motor's rpm were read too. */
+  perTurn: seriesSchema.optional(),
+  /** Spindle rpm for one hertz. */
+  perHertz: seriesSchema.optional(),
+  /** Metres a minute of the blade or belt for one hertz. */
+  surfacePerHertz: seriesSchema.optional(),
+  coast: coastSchema.optional(),
+})
+
+const amps = z.number().optional()
+
+/** What all readings of one conversion come to. Small, whatever their number. */
+export const measuredSchema = z.strictObject({
+  count: z.number().int().min(0),
+  positions: z.record(z.string(), positionSchema),
+  /** Said of no position. */
+  anywhere: positionSchema,
+  seatTorqueNm: seriesSchema.optional(),
+  /** Megohm. */
+  insulation: seriesSchema.optional(),
+  runUpS: seriesSchema.optional(),
+  /** Median amps of each lead that was read. */
+  amps: z.strictObject({ u: amps, v: amps, w: amps }),
+  disagreements: z.array(disagreementSchema).max(MOST_TOLD),
+})
+
+export type Sample = z.output<typeof sampleSchema>
+export type Series = z.output<typeof seriesSchema>
+export type Disagreement = z.output<typeof disagreementSchema>
+export type MeasuredCoast = z.output<typeof coastSchema>
+export type MeasuredPosition = z.output<typeof positionSchema>
+export type Measured = z.output<typeof measuredSchema>
+
+export const nothingMeasured: Measured = { count: 0, positions: {}, anywhere: {}, amps: {}, disagreements: [] }

@@ -1,0 +1,58 @@
+import { Inject, Injectable } from '@nestjs/common'
+import type { NewMeasurements } from '@zesty/core/http'
+import { MOST_READINGS } from '@zesty/core/measurements'
+import { and, count, eq } from 'drizzle-orm'
+import type { Asker } from '../access/who'
+import { DATABASE, type Database } from '../db/database'
+import { conversions, measurements } from '../db/schema'
+import { badInput, notFound } from '../problems/problem'
+import { insertMeasurements, measuredOf, measurementsAsText, readingsChanged } from './storedMeasurements'
+
+/** What was read off a machine: rows of their own, beside its plan. */
+@Injectable()
+export class MeasurementsService {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  async list(conversionId: string) {
+    const all = await measurementsAsText(this.db, conversionId)
+    if (all.text === '[]') await this.mustExist(conversionId)
+    return all
+  }
+
+  async add(conversionId: string, { measurements: sent }: NewMeasurements, by: Asker) {
+    await this.mustExist(conversionId)
+    const [there] = await this.db
+      .select({ count: count() })
+      .from(measurements)
+      .where(eq(measurements.conversionId, conversionId))
+    if ((there?.count ?? 0) + sent.length > MOST_READINGS)
+      throw badInput(
+        [
+          {
+            field: 'measurements',
+            message: `A machine keeps at most ${MOST_READINGS} readings, and has ${there?.count ?? 0}. Keep some as CSV and take them away.`,
+          },
+        ],
+        422,
+      )
+    const added = await this.db.transaction((tx) => insertMeasurements(tx, conversionId, sent, by.name))
+    return { added, measured: await measuredOf(this.db, conversionId) }
+  }
+
+  async remove(conversionId: string, id: string) {
+    await this.db.transaction(async (tx) => {
+      const removed = await tx
+        .delete(measurements)
+        .where(and(eq(measurements.conversionId, conversionId), eq(measurements.id, id)))
+        .returning({ id: measurements.id })
+      if (removed.length === 0) throw notFound('reading')
+      await readingsChanged(tx, conversionId)
+    })
+    return measuredOf(this.db, conversionId)
+  }
+
+  private async mustExist(conversionId: string): Promise<void> {
+    const [row] = await this.db.select({ id: conversions.id }).from(conversions).where(eq(conversions.id, conversionId))
+    if (!row) throw notFound('conversion')
+  }
+}
