@@ -145,9 +145,12 @@ describe('half-empty plans', () => {
           emptyPlan('x'),
           patch.map(([p, v]) => set(p, v)),
         ),
-      ).next
-    expect(at()).toMatchObject({ stage: 'survey', path: 'survey.machineKind' })
-    expect(at(['survey.machineKind', 'lathe'])).toMatchObject({ stage: 'survey', path: 'supply.voltageV' })
+      ).agenda[0]
+    expect(at()).toMatchObject({ stage: 'survey', paths: ['survey.machineKind'] })
+    expect(at(['survey.machineKind', 'lathe'])).toMatchObject({
+      stage: 'survey',
+      paths: ['supply.voltageV', 'supply.phases', 'supply.frequencyHz', 'supply.breakerA'],
+    })
   })
   test('an empty plan is open at every stage and has no state but open in the chain', () => {
     const evaluation = evaluate(emptyPlan('x'))

@@ -66,8 +66,10 @@ function told(evaluation: Evaluation): Record<string, string> {
     lines[`position ${id}`] = `${main ? 'main' : 'other'} ${String(reversed)} reaches ${jobsReached}`
   for (const { id, state, missing, stops, watches } of evaluation.stages)
     lines[`stage ${id}`] = `${state} ${missing} ${stops} ${watches}`
-  const { next, earthLeakageType, sizeUpReasons, checks, delta87Hz, limits, torque } = evaluation
-  lines['next'] = next ? `${next.stage} ${next.text} ${next.path ?? ''} ${next.findingId ?? ''}` : 'nothing'
+  const { agenda, earthLeakageType, sizeUpReasons, checks, delta87Hz, limits, torque } = evaluation
+  lines['agenda'] = agenda
+    .map(({ text, paths, findingId }) => `${text} ${(paths ?? findingId ?? []).toString()}`)
+    .join('; ')
   lines['torque'] = JSON.stringify(torque, (_, value: unknown) =>
     typeof value === 'number' ? Number(value.toPrecision(6)) : value,
   )

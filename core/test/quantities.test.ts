@@ -201,6 +201,18 @@ describe('shop words for the wall', () => {
     ['400 V three-phase', { voltageV: 400, phases: 3, topology: 'three-phase' }],
     ['3 phase 208', { voltageV: 208, phases: 3, topology: 'three-phase' }],
     ['230', { voltageV: 230 }],
+    ['230 V single phase 50 Hz', { voltageV: 230, phases: 1, frequencyHz: 50 }],
+    [
+      '230 V live and neutral, 50 Hz, 16 A',
+      { voltageV: 230, phases: 1, topology: 'line-neutral', frequencyHz: 50, breakerA: 16 },
+    ],
+    ['230V L+N 50Hz C16', { voltageV: 230, phases: 1, topology: 'line-neutral', frequencyHz: 50 }],
+    [
+      '120 V one hot 60 cycles 20 amp breaker',
+      { voltageV: 120, phases: 1, topology: 'line-neutral', frequencyHz: 60, breakerA: 20 },
+    ],
+    ['two hots 60 Hz, breaker 30', { voltageV: 240, phases: 1, topology: 'line-line', frequencyHz: 60, breakerA: 30 }],
+    ['400 V 3ph 32A', { voltageV: 400, phases: 3, topology: 'three-phase', breakerA: 32 }],
   ])('%s', (text, means) => expect(at(text)).toEqual(means))
   test('110/115/120 are one nominal, and so are 220/230/240 and 380/400/415', () => {
     expect(new Set([110, 115, 117, 120].map(nominalVoltage))).toEqual(new Set([120]))
@@ -209,7 +221,8 @@ describe('shop words for the wall', () => {
     expect(sameNominal(230, 208)).toBe(false)
   })
   test('what is no wall is refused', () => {
-    for (const text of ['garage', '5 V', '9000', '']) expect(parseSupplyWords(text).ok).toBe(false)
+    for (const text of ['garage', '5 V', '9000', '', 'live and neutral', '50 Hz', '16 A'])
+      expect(parseSupplyWords(text).ok).toBe(false)
   })
 })
 

@@ -148,6 +148,7 @@ describe('circuits of the shop', () => {
     branchCircuitId: CIRCUIT,
     chain: [],
     stages: [],
+    next: { kind: 'do', stage: 'settings', text: 'Print the card' },
     stops: 0,
     watches: 0,
     ...(inputA === undefined ? {} : { inputA }),

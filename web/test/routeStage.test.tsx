@@ -137,6 +137,7 @@ describe('the other machines', () => {
       ...(powerW === undefined ? {} : { powerW }),
       chain: [],
       stages: [],
+      next: { kind: 'do', stage: 'settings', text: 'Print the card' },
       stops: 0,
       watches: 0,
     })

@@ -48,6 +48,7 @@ const machine = (n: number, name: string, inputA?: number, branchCircuitId = idO
   branchCircuitId,
   chain: [],
   stages: [],
+  next: { kind: 'do', stage: 'settings', text: 'Print the card' },
   stops: 0,
   watches: 0,
 })

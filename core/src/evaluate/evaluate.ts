@@ -15,19 +15,11 @@ import { nothingMeasured, type Measured } from '../measurements/measured'
 import { withMeasured } from '../measurements/withMeasured'
 import { asJudged, type Connection, type Plan } from '../plan'
 import type { Milestone } from '../stages/milestones'
+import { agenda, type NextStep } from './agenda'
 import { chain, type ChainLink } from './chain'
 import { nextMilestone } from './nextMilestone'
 import { jobLine, positionLine, type JobLine, type PositionLine } from './positionLine'
-import {
-  firstSteps,
-  missingFields,
-  nextStep,
-  stageStates,
-  type FirstStep,
-  type Missing,
-  type NextStep,
-  type StageLine,
-} from './stageStates'
+import { firstSteps, missingFields, stageStates, type FirstStep, type Missing, type StageLine } from './stageStates'
 
 /** Everything the product says about a plan. Figures are in base units; prose holds amounts unprinted. */
 export interface Evaluation {
@@ -36,7 +28,8 @@ export interface Evaluation {
   missing: Missing[]
   chain: ChainLink[]
   stages: StageLine[]
-  next?: NextStep
+  /** What to do, in the order of the work; never empty. */
+  agenda: NextStep[]
   /** The way to a first verdict; all done once there is one. */
   firstSteps: FirstStep[]
   findings: Finding[]
@@ -67,7 +60,7 @@ export interface Evaluation {
  * Judges a plan. Pure: the same plan and tables give the same evaluation, and no valid plan makes it throw. Whoever
  * judges again and again hands in a memory, so that the motor's circuit is fitted anew only when its plate changes.
  *
- * @example evaluate(emptyPlan('Lathe')).next?.text // 'Say what machine it is'
+ * @example evaluate(emptyPlan('Lathe')).agenda[0]?.text // 'Say what machine it is'
  */
 export function evaluate(
   typed: Plan,
@@ -83,14 +76,13 @@ export function evaluate(
   const relinking = relinkingPlan(facts)
   const missing = missingFields(plan, ledger.blocked, ledger.figures)
   const steps = firstSteps(plan)
-  const next = nextStep(steps, missing, findings)
   return {
     figures: ledger.figures,
     blocked: ledger.blocked,
     missing,
     chain: chain(facts, findings, lines),
     stages: stageStates(missing, findings),
-    ...(next ? { next } : {}),
+    agenda: agenda(plan, steps, missing, lines, findings, comesNext),
     firstSteps: steps,
     findings,
     comesNext,

@@ -70,9 +70,10 @@ export const stageLineSchema = z.strictObject({
 })
 
 export const nextStepSchema = z.strictObject({
+  kind: z.enum(['ask', 'stop', 'watch', 'do']),
   stage,
   text: z.string(),
-  path: z.string().optional(),
+  paths: z.array(z.string()).optional(),
   findingId: z.string().optional(),
 })
 
@@ -212,9 +213,9 @@ export const evaluationSchema = z
     missing: z.array(z.strictObject({ path: z.string(), label: z.string(), stage, blocks: z.array(z.string()) })),
     chain: z.array(chainLinkSchema),
     stages: z.array(stageLineSchema),
-    next: nextStepSchema.optional(),
+    agenda: z.array(nextStepSchema).min(1),
     firstSteps: z.array(
-      z.strictObject({ label: z.string(), text: z.string(), stage, path: z.string().optional(), done: z.boolean() }),
+      z.strictObject({ label: z.string(), text: z.string(), stage, paths: z.array(z.string()), done: z.boolean() }),
     ),
     findings: z.array(finding),
     comesNext: milestone,

@@ -1,6 +1,7 @@
 import type { Blocked, Figure } from '../facts/figure'
+import { connectionOf } from '../facts/motor/motorFacts'
 import type { FigureId } from '../facts/figureId'
-import type { Finding, FindingId } from '../findings/finding'
+import type { Finding } from '../findings/finding'
 import { fieldAt, isThere, valueAt, type Plan, type PlanPath } from '../plan'
 import { stageIds, stages, type StageId } from '../stages/stages'
 
@@ -32,11 +33,16 @@ const isMissing = (plan: Plan, path: PlanPath): boolean => {
 }
 
 /** Links are only a question where the plate leaves a choice, and so for what spins and the position used most. */
-function asked(plan: Plan, path: PlanPath): boolean {
+export function asked(plan: Plan, path: PlanPath): boolean {
   const { motor, survey } = plan
   // What this kind of motor does not have is no question.
   if (!isThere(plan, path)) return false
-  if (path === 'motor.connection') return motor.leads !== '3' && motor.highVoltageV !== undefined
+  if (path === 'motor.connection')
+    return connectionOf(plan) === undefined && (motor.highVoltageV !== undefined || motor.leads !== undefined)
+  // One voltage, and no more leads than it takes: nothing hangs on their number.
+  if (path === 'motor.leads') return motor.highVoltageV !== undefined || motor.lowVoltageV === undefined
+  // Whose drive is typed has chosen the way to go.
+  if (path === 'route.chosen') return plan.drive.ratedOutputA === undefined
   if (path === 'survey.holders') return survey.spindleNose !== 'none'
   return path !== 'survey.mainPositionId' || survey.positions.length > 1
 }
@@ -79,20 +85,13 @@ export function stageStates(missing: readonly Missing[], findings: readonly Find
   })
 }
 
-export interface NextStep {
-  stage: StageId
-  text: string
-  path?: PlanPath
-  findingId?: FindingId
-}
-
 /** One step on the way to a first verdict. */
 export interface FirstStep {
   label: string
   text: string
   stage: StageId
-  /** The first field of the step that is still unknown; none when it is done. */
-  path?: PlanPath
+  /** Its fields that are still unknown; none when it is done. */
+  paths: PlanPath[]
   done: boolean
 }
 
@@ -102,26 +101,10 @@ const firstPath = stageIds.flatMap((stage) => {
   return steps.map((step) => ({ stage, ...step }))
 })
 
-/** The five-minute path, each step done or with the field it waits for. */
+/** The five-minute path, each step done or with the fields it waits for. */
 export const firstSteps = (plan: Plan): FirstStep[] =>
   firstPath.flatMap(({ label, text, stage, paths }) => {
     if (!paths.some((p) => isThere(plan, p))) return []
-    const path = paths.find((p) => asked(plan, p) && isMissing(plan, p))
-    return { label, text, stage, done: path === undefined, ...(path === undefined ? {} : { path }) }
+    const unknown = paths.filter((p) => asked(plan, p) && isMissing(plan, p))
+    return { label, text, stage, done: unknown.length === 0, paths: unknown }
   })
-
-/** The one thing to do next: the first essential that is missing, then the first stop, then whatever is left. */
-export function nextStep(
-  first: readonly FirstStep[],
-  missing: readonly Missing[],
-  findings: readonly Finding[],
-): NextStep | undefined {
-  const step = first.find((s) => !s.done)
-  if (step) return { stage: step.stage, text: step.text, ...(step.path === undefined ? {} : { path: step.path }) }
-  const stop = findings.find((f) => f.severity === 'stop' && f.due)
-  if (stop) return { stage: stop.stage, text: 'Clear the first stop', findingId: stop.id }
-  const lacking = missing.find((m) => stageIds.some((id) => essentialsOf(id).includes(m.path)))
-  if (lacking) return { stage: lacking.stage, text: `Fill in: ${lacking.label.toLowerCase()}`, path: lacking.path }
-  const watch = findings.find((f) => f.severity === 'watch' && f.due)
-  return watch ? { stage: watch.stage, text: 'Look at the first watch', findingId: watch.id } : undefined
-}

@@ -117,7 +117,7 @@ export const choiceFindings = [
             remedies: [{ label: message`A drive on each machine instead`, patch: [set('route.chosen', 'drive-each')] }],
             path: 'route.chosen',
           }
-        : plan.route.chosen === undefined
+        : plan.route.chosen === undefined && plan.drive.ratedOutputA === undefined
           ? lacks('route.chosen')
           : good(message`The route chosen gives any speed.`),
   ),

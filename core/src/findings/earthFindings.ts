@@ -81,7 +81,9 @@ const wantedWords = (type: 'F' | 'B' | undefined): string => (type === undefined
 /** Whether the links inside the drive suit how the supply stands to earth. */
 function earthing({ plan, supply }: Facts): Answer {
   const { earthing: how, topology } = plan.supply
-  if (how === undefined) return lacks('supply.earthing')
+  // Both belong together and are asked at once.
+  if (how === undefined)
+    return plan.drive.filterLink === undefined ? lacks('supply.earthing', 'drive.filterLink') : lacks('supply.earthing')
   const path = 'supply.earthing' as const
   if (how === 'neutral-as-earth')
     return {

@@ -287,6 +287,9 @@ export const installationFindings = [
     ({ plan, motorCable }) => {
       const earthed = earthedForLeakage(plan)
       if (earthed) return good(earthed)
+      // A second conductor settles it whatever the filter leaks, and is easier to tell.
+      if (plan.drive.filterFarad === undefined && plan.supply.secondEarth === undefined)
+        return lacks('supply.secondEarth')
       const known = need(motorCable.leakageA)
       if (isUnjudged(known)) return known
       const [leakageA] = known

@@ -1,13 +1,14 @@
 import { fluxLimits } from '../data/fluxLimits'
 import { numberOf } from '../facts/figure'
 import type { Facts } from '../facts/facts'
+import { cutNeeds } from '../facts/spindle/jobCut'
 import type { JobVerdicts } from '../facts/spindle/jobVerdicts'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { lowestSpindleLimit, spindleLimits } from '../facts/spindle/spindleLimits'
 import { rpmAtHertz } from '../motor'
 import { set } from '../plan'
 import { amount, hertz, rpm, message } from '../quantities'
-import { doesNotApply, good, isUnjudged, lacks, need, waitsFor } from './answer'
+import { doesNotApply, ended, good, isUnjudged, lacks, need, waitsFor } from './answer'
 import { findingId, judgement, type Answer, type Remedy } from './finding'
 import { highestHertz } from './hertzPatch'
 import { lackOfTorque } from './lackOfTorque'
@@ -84,14 +85,20 @@ const heavyWords = {
   },
 } as const satisfies Record<string, { severity: 'note' | 'watch'; title: string; why: string }>
 
+/** What the torque of a job waits for; of work that no rule reckons nobody is asked what he cannot know. */
+function lackOfCut({ job, index }: JobVerdicts): ReturnType<typeof lacks> {
+  const needs = cutNeeds(job)
+  return needs.every((key) => key === 'torqueNm')
+    ? ended('No rule here reckons the torque of such work; type it where you know it')
+    : lacks(...needs.map((key) => `survey.jobs.${index}.${key}` as const))
+}
+
 /** Whether the spindle has the torque that a job asks, for as long as it lasts. */
 function heaviness(facts: Facts, job: JobVerdicts): Answer {
   const { on, here, name } = job
   const about = job.job.id
   if (!on) return { ...lacks('survey.mainPositionId'), about }
-  const asks = job.torqueNm
-    ? need(job.wantedRpm, job.torqueNm)
-    : lacks(`survey.jobs.${job.index}.torqueNm`, `survey.jobs.${job.index}.material`)
+  const asks = job.torqueNm ? need(job.wantedRpm, job.torqueNm) : lackOfCut(job)
   if (isUnjudged(asks)) return { ...asks, about }
   if (!facts.torque) return { ...lackOfTorque(facts), about }
   if (!here) return { ...waitsFor(on.bottomRpm, on.topRpm, on.speedRatio, on.efficiency), about }

@@ -296,6 +296,8 @@ export const motorPlateFindings = [
     },
     ({ plan, motor }) => {
       const { leads } = plan.motor
+      if (leads === undefined && plan.motor.highVoltageV === undefined && plan.motor.connection === undefined)
+        return doesNotApply('The plate prints one voltage and no links were typed')
       if (leads === undefined) return lacks('motor.leads')
       if (motor.connection === undefined) return lacks('motor.connection')
       const fits = leadConnections[leads].some((c) => c.connection === motor.connection)

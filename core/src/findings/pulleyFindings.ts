@@ -20,7 +20,7 @@ export const pulleyFindings = [
       asks: 'Smallest pulley of the belt',
       stage: 'survey',
       chainLink: 'belts',
-      by: 'buying',
+      by: 'on-machine',
     },
     (facts) =>
       ofEachBelt(
@@ -91,7 +91,13 @@ export const pulleyFindings = [
   ),
 
   judgement(
-    { id: 'belts.bore', asks: 'Pulley’s bore on the motor’s shaft', stage: 'survey', chainLink: 'belts', by: 'buying' },
+    {
+      id: 'belts.bore',
+      asks: 'Pulley’s bore on the motor’s shaft',
+      stage: 'survey',
+      chainLink: 'belts',
+      by: 'on-machine',
+    },
     (facts) =>
       ofEachBelt(
         facts,

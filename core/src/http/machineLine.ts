@@ -18,7 +18,7 @@ export const readableLineSchema = z.strictObject({
   stages: z.array(stageLineSchema),
   stops: count,
   watches: count,
-  next: nextStepSchema.optional(),
+  next: nextStepSchema,
 })
 
 /** A machine whose stored plan this release cannot read; it can be exported as it is. */

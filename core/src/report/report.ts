@@ -8,7 +8,7 @@ import type { FigureId } from '../facts/figureId'
 
 /** A short report for a terminal or a message to a friend. */
 export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 'metric'): string {
-  const { chain, findings, judged, figures, positions, jobs, settings, missing, next } = evaluation
+  const { chain, findings, judged, figures, positions, jobs, settings, missing, agenda } = evaluation
   const lines: string[] = [plan.name, '='.repeat(plan.name.length), '']
   for (const link of chain)
     lines.push(
@@ -56,6 +56,7 @@ export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 
         (m) => `  ${m.label}${m.blocks.length > 0 ? ` (blocks: ${m.blocks.slice(0, 4).join(', ')})` : ''}`,
       ),
     )
+  const [next] = agenda
   if (next) lines.push('', `Next: ${next.text}`)
   return `${lines.join('\n').replace(/[\u00a0\u202f]/g, ' ')}\n`
 }

@@ -114,7 +114,7 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
   if (!read.ok) return { name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
   const plan = read.value
   try {
-    const { chain, stages, findings, next, figures } = evaluate(plan, undefined, measured)
+    const { chain, stages, findings, agenda, figures } = evaluate(plan, undefined, measured)
     return {
       name: plan.name,
       machineKind: plan.survey.machineKind,
@@ -125,7 +125,7 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
       stages,
       stops: findings.filter((f) => f.severity === 'stop').length,
       watches: findings.filter((f) => f.severity === 'watch').length,
-      next,
+      next: agenda[0],
     }
   } catch {
     return { name: nameOf(stored), unreadable: saysUnreadable(faultsOfStored(stored)) }

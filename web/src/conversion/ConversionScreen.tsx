@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, type LazyExoticComponent, type ReactNode } f
 import { useNavigate, useParams } from 'react-router'
 import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
-import { stageOpened } from '../state/screenSlice'
+import { passedForgotten, stageOpened } from '../state/screenSlice'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { UnitsOfShop } from '../state/UnitsOfShop'
 import { Chain } from './Chain'
@@ -60,7 +60,13 @@ export function ConversionScreen() {
       left = true
     }
   }, [data, id, dispatch])
-  useEffect(() => () => void dispatch(closed()), [id, dispatch])
+  useEffect(
+    () => () => {
+      dispatch(closed())
+      dispatch(passedForgotten())
+    },
+    [id, dispatch],
+  )
   // Its screen comes while the plan does.
   useEffect(() => void fetchStage(stageIn(stage)), [stage])
 

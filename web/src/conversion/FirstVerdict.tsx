@@ -18,7 +18,7 @@ export function FirstVerdict() {
                 type="button"
                 aria-current={step === at ? 'step' : undefined}
                 className={`flex min-h-11 items-center gap-1.5 px-1 font-medium ${step === at ? 'font-semibold text-blue underline underline-offset-4' : ''}`}
-                onClick={() => (step.path ? goToField(step.path) : openStage(step.stage))}
+                onClick={() => (step.paths[0] ? goToField(step.paths[0]) : openStage(step.stage))}
               >
                 <Mark kind={step.done ? 'done' : 'open'} />
                 {step.label}
@@ -29,7 +29,7 @@ export function FirstVerdict() {
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <p>Now: {at.text.charAt(0).toLowerCase() + at.text.slice(1)}. Leave out what you do not know.</p>
-        <button type="button" className="btn btn-main" onClick={() => at.path && goToField(at.path)}>
+        <button type="button" className="btn btn-main" onClick={() => at.paths[0] && goToField(at.paths[0])}>
           {at.text}
         </button>
       </div>

@@ -2,27 +2,19 @@ import type { StageId } from '@zesty/core'
 import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import { Mark } from '../parts/Mark'
-import { goToField, openStage } from '../state/goToField'
-import { focusFinding } from './focusFinding'
 import { useEvaluation } from '../state/evaluation'
+import { useNext } from './useNext'
 
 /** The card that travels with the job: every stage with its state, and the next thing to do. */
 export function RouteCard({ stage }: { stage: StageId }) {
   const { id = '' } = useParams()
-  const { stages, next, findings } = useEvaluation()
+  const { stages, findings } = useEvaluation()
+  const { next, leftOpen, goNext, forget } = useNext()
   const list = useRef<HTMLOListElement>(null)
   useEffect(() => {
     list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
   }, [stage])
   const urgent = findings.filter((f) => f.severity !== 'note').length
-  const goNext = () => {
-    if (!next) return
-    if (next.path) goToField(next.path)
-    else {
-      openStage(next.stage)
-      if (next.findingId) focusFinding(next.findingId)
-    }
-  }
   return (
     <nav aria-label="Route card" className="flex flex-col border-manila-edge bg-manila max-lg:border-b lg:border-r">
       <div
@@ -70,10 +62,21 @@ export function RouteCard({ stage }: { stage: StageId }) {
           <button
             type="button"
             className="min-h-11 text-left text-[15px] leading-snug font-semibold text-blue underline underline-offset-4"
+            data-kind={next.step.kind}
+            data-asks={next.step.paths?.join(' ')}
             onClick={goNext}
           >
-            {next.text}
+            {next.step.text}
           </button>
+          {next.step.kind === 'do' && leftOpen > 0 && (
+            <button
+              type="button"
+              className="min-h-11 text-left text-[14px] text-ink-2 underline underline-offset-4"
+              onClick={forget}
+            >
+              {leftOpen} passed by: go through them again
+            </button>
+          )}
           {urgent > 0 && (
             <a
               href="#findings"

@@ -5,6 +5,7 @@ import { useAppDispatch } from '../state/store'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { openStage } from '../state/goToField'
 import { focusNextFinding } from './focusFinding'
+import { goNext } from './useNext'
 import { useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
 import { redone, undone } from '../state/planSlice'
@@ -13,6 +14,7 @@ import { redone, undone } from '../state/planSlice'
 export const keyList: readonly { keys: string; does: string }[] = [
   { keys: `1 to ${stageIds.length}`, does: 'Open a stage' },
   { keys: '[  ]', does: 'Stage before, stage after' },
+  { keys: 'n', does: 'Next: what is to be done first' },
   { keys: 'f', does: 'Next finding' },
   { keys: 'w', does: 'Working of the figure in focus' },
   { keys: '/', does: 'Find: go anywhere, do anything' },
@@ -39,6 +41,7 @@ export function useKeys(stage: StageId): void {
     const plain: Record<string, () => void> = {
       '[': () => step(-1),
       ']': () => step(1),
+      n: () => dispatch(goNext()),
       f: focusNextFinding,
       w: () =>
         document.activeElement instanceof HTMLElement &&

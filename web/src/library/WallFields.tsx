@@ -63,7 +63,7 @@ function VoltsField({ made }: { made: boolean }) {
     <TypedField
       path="supply.voltageV"
       label={made ? 'What it gives the drive' : 'What the wall gives'}
-      hint="Volts, or “two hot legs”"
+      hint="In one line: 230 V live and neutral, 50 Hz, 16 A"
       placeholder="230 V"
       printed={printedAt('supply.voltageV', held, units)}
       read={(text) => {
@@ -71,7 +71,7 @@ function VoltsField({ made }: { made: boolean }) {
           return { ok: true, value: [set('supply.voltageV', undefined), set('supply.calledAs', undefined)] }
         const words = parseSupplyWords(text)
         if (!words.ok) return words
-        const { voltageV, phases, topology } = words.value
+        const { voltageV, phases, topology, frequencyHz, breakerA } = words.value
         return {
           ok: true,
           value: [
@@ -79,6 +79,8 @@ function VoltsField({ made }: { made: boolean }) {
             set('supply.calledAs', cut(text.trim(), 60)),
             ...(phases === undefined ? [] : [set('supply.phases', phases)]),
             ...(topology === undefined ? [] : [set('supply.topology', topology)]),
+            ...(frequencyHz === undefined ? [] : [set('supply.frequencyHz', frequencyHz)]),
+            ...(breakerA === undefined ? [] : [set('supply.breakerA', breakerA)]),
           ],
         }
       }}

@@ -85,14 +85,12 @@ function Standing({ machine, units }: { machine: ReadableLine; units: UnitSystem
           </li>
         ))}
       </ol>
-      {next && (
-        <Link
-          to={`/conversions/${id}/${next.stage}`}
-          className="flex min-h-11 items-center font-semibold text-blue underline underline-offset-4"
-        >
-          Next: {next.text}
-        </Link>
-      )}
+      <Link
+        to={`/conversions/${id}/${next.stage}`}
+        className="flex min-h-11 items-center font-semibold text-blue underline underline-offset-4"
+      >
+        Next: {next.text}
+      </Link>
     </div>
   )
 }

@@ -25,6 +25,12 @@ function focusWhenThere(path: PlanPath, frames: number): void {
       ? found
       : (found.querySelector<HTMLElement>('input, button, select') ?? found)
     ).focus()
-  } else if (frames > 0) requestAnimationFrame(() => focusWhenThere(path, frames - 1))
-  else if (parent.includes('.') && isPlanPath(parent)) focusWhenThere(parent, 1)
+  } else if (frames > 0) {
+    // It may lie within something closed; the narrowest that holds it is opened.
+    const closed = [...document.querySelectorAll<HTMLElement>('[data-holds][aria-expanded=false]')]
+      .filter((el) => path.startsWith(`${el.dataset['holds'] ?? ''}.`))
+      .sort((a, b) => (b.dataset['holds'] ?? '').length - (a.dataset['holds'] ?? '').length)
+    closed[0]?.click()
+    requestAnimationFrame(() => focusWhenThere(path, frames - 1))
+  } else if (parent.includes('.') && isPlanPath(parent)) focusWhenThere(parent, 1)
 }

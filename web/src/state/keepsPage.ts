@@ -28,6 +28,7 @@ async function keepPage(): Promise<PageKeeping> {
     workbox.addEventListener('waiting', () =>
       notice('There is a new version of this page.', {
         label: 'Take it',
+        stays: true,
         onClick: () => {
           workbox.addEventListener('controlling', () => window.location.reload())
           workbox.messageSkipWaiting()

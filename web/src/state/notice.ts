@@ -5,12 +5,16 @@ import { store, useAppSelector } from './store'
 interface Offer {
   label: string
   onClick: () => void
+  /** Whether it is offered until it is taken, and not only for a moment. */
+  stays?: boolean
 }
 
 /** Says something briefly at the foot of the screen. What shows it is loaded with the first message. */
 export function notice(text: string, offer?: Offer): void {
   store.dispatch(noticed())
-  void import('sonner').then(({ toast }) => toast(text, offer ? { action: offer } : {}))
+  void import('sonner').then(({ toast }) =>
+    toast(text, offer ? { action: offer, ...(offer.stays ? { duration: Infinity } : {}) } : {}),
+  )
 }
 
 /** Whether anything was said yet, so that there must be a place for it. */

@@ -12,9 +12,17 @@ interface Screen {
   noticed: boolean
   /** Whether this device is not let in. */
   stranger: boolean
+  /** Fields and findings of the open conversion that Next has led to already. */
+  passed: string[]
 }
 
-const initialState: Screen = { overlay: undefined, wantedStage: undefined, noticed: false, stranger: false }
+const initialState: Screen = {
+  overlay: undefined,
+  wantedStage: undefined,
+  noticed: false,
+  stranger: false,
+  passed: [],
+}
 
 const screenSlice = createSlice({
   name: 'screen',
@@ -32,11 +40,18 @@ const screenSlice = createSlice({
     strangerSeen: (state) => {
       state.stranger = true
     },
+    passedBy: (state, { payload }: PayloadAction<string>) => {
+      state.passed.push(payload)
+    },
+    passedForgotten: (state) => {
+      state.passed = []
+    },
     noticed: (state) => {
       state.noticed = true
     },
   },
 })
 
-export const { overlayChanged, stageWanted, stageOpened, noticed, strangerSeen } = screenSlice.actions
+export const { overlayChanged, stageWanted, stageOpened, noticed, passedBy, passedForgotten, strangerSeen } =
+  screenSlice.actions
 export const screenReducer = screenSlice.reducer

@@ -55,7 +55,9 @@ export function spinningMass(context: Before): SpinningMass {
   const holder = most && plan.survey.holders[most.index]
   const naming = named('stop.inertia', 'Inertia at the spindle: what spins, pulleys and rotor', 'inertia')
   if (!most || !holder) {
-    const inertia = ledger.block(naming, [unknownField('survey.holders', 'Size of what spins')])
+    // Of what is there, its own field is asked; else what spins at all.
+    const [unknown = unknownField('survey.holders', 'Size of what spins')] = holders
+    const inertia = ledger.block(naming, [unknown])
     return { heaviest: undefined, holders, rotor, load: inertia, inertia }
   }
   return {

@@ -30,12 +30,15 @@ export function runsOnDrive({ kind, oneWinding }: Plan['motor']): boolean | unde
   return kind === 'induction' || kind === 'high-frequency' || (kind === 'pole-changing' && oneWinding === true)
 }
 
-/** The connection in use: as typed, or `fixed` where the plate and leads leave no choice. */
+/**
+ * The connection in use: as typed, or `fixed` where the plate and leads leave no choice: three leads, or one voltage and
+ * nothing said of more leads.
+ */
 export function connectionOf({ motor }: Plan): Connection | undefined {
   if (motor.connection !== undefined) return motor.connection
-  return motor.leads === '3' || (motor.kind === 'high-frequency' && motor.highVoltageV === undefined)
-    ? 'fixed'
-    : undefined
+  if (motor.leads === '3') return 'fixed'
+  const oneVoltage = motor.lowVoltageV !== undefined && motor.highVoltageV === undefined
+  return oneVoltage && (motor.leads === undefined || motor.kind === 'high-frequency') ? 'fixed' : undefined
 }
 
 /** Slip that remains under load: vector control makes up for it, plain V/f does not. */

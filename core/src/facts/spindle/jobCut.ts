@@ -116,6 +116,27 @@ export function jobCut(
   }
 }
 
+/** What must be typed before the rule for its kind can be tried; the torque itself where there is no rule. */
+export function cutNeeds(job: Job): ('kind' | 'material' | NumericJobField | 'torqueNm')[] {
+  const unknown = (...keys: NumericJobField[]) => keys.filter((key) => job[key] === undefined)
+  if (job.kind === undefined) return ['kind']
+  if (!rules.has(job.kind)) return ['torqueNm']
+  if (job.kc11 === undefined && !isHeldMaterial(job.material))
+    return job.material === undefined ? ['material'] : ['torqueNm']
+  const needs =
+    job.kind === 'tapping'
+      ? unknown('pitchMm')
+      : job.kind === 'hole-saw'
+        ? unknown('diameterMm')
+        : unknown('feedMm', 'depthMm')
+  return needs.length === 0 ? ['torqueNm'] : needs
+}
+
+/** Kinds of work whose torque is reckoned by a rule. */
+const rules: ReadonlySet<Job['kind']> = new Set([
+  ...(['turning', 'facing', 'boring', 'drilling', 'hole-saw', 'milling', 'fly-cutting', 'tapping'] as const),
+])
+
 /** Torque or power by the rule for its kind, where enough is typed to try it. */
 function cutOf(
   ledger: Ledger,

@@ -78,9 +78,11 @@ export default function MotorStage() {
 
 /** The plate reader, loaded when it is opened. */
 function PlateSheet() {
-  const [open, setOpen] = useState(false)
+  const { motor } = usePlan()
+  // Where nothing is known of the motor yet, this is the shortest way.
+  const [open, setOpen] = useState(Object.keys(motor).length === 0)
   return (
-    <details className="sheet mb-3 !py-1" onToggle={(e) => setOpen(e.currentTarget.open)}>
+    <details className="sheet mb-3 !py-1" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="min-h-11 content-center font-semibold">Type or paste the whole plate at once</summary>
       {open && (
         <Suspense fallback={<p className="lead">Opening the reader</p>}>

@@ -6,11 +6,12 @@ import {
   type TransmissionStage,
   type TransmissionStagePath,
 } from '@zesty/core'
-import { ChevronDown, Gauge, Layers, Plus, X } from 'lucide-react'
+import { Gauge, Layers, Plus, X } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
+import { Disclosure } from '../../parts/Disclosure'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
@@ -145,35 +146,23 @@ function PositionRow({ position, index }: { position: Position; index: number })
 
 /** The train to scale, with what was measured of its belts; opened by who wants it. */
 function AsItLies({ position, path }: { position: Position; path: PositionPath }) {
-  const [open, setOpen] = useState(false)
   const belts = position.transmission.flatMap((stage, i) => (isBelt(stage.kind) ? [{ stage, i }] : []))
   if (belts.length === 0) return null
   return (
-    <div className="flex flex-col gap-2 md:col-span-3">
-      <button
-        type="button"
-        className="flex min-h-11 items-center gap-1.5 self-start text-[15px] font-semibold text-blue"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
-        <ChevronDown size={18} aria-hidden="true" className={open ? 'rotate-180' : ''} /> Drawn to scale, and the belt
-      </button>
-      {open && (
-        <Suspense fallback={null}>
-          <TrainSideView position={position} path={path} />
-        </Suspense>
-      )}
-      {open &&
-        belts.map(({ stage, i }) => (
-          <BeltSheet
-            key={i}
-            at={`${path}.transmission.${i}`}
-            id={`position.${position.id}.belt${i + 1}`}
-            stage={stage}
-            first={i === 0}
-          />
-        ))}
-    </div>
+    <Disclosure name="Drawn to scale, and the belt" holds={`${path}.transmission`} className="md:col-span-3">
+      <Suspense fallback={null}>
+        <TrainSideView position={position} path={path} />
+      </Suspense>
+      {belts.map(({ stage, i }) => (
+        <BeltSheet
+          key={i}
+          at={`${path}.transmission.${i}`}
+          id={`position.${position.id}.belt${i + 1}`}
+          stage={stage}
+          first={i === 0}
+        />
+      ))}
+    </Disclosure>
   )
 }
 

@@ -1,9 +1,10 @@
 import type { Job, JobLine } from '@zesty/core'
-import { ChevronDown, Plus } from 'lucide-react'
-import { lazy, Suspense, useState } from 'react'
+import { Plus } from 'lucide-react'
+import { lazy, Suspense } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField } from '../../parts/ChoiceField'
+import { Disclosure } from '../../parts/Disclosure'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
@@ -68,33 +69,26 @@ export function Jobs() {
 
 /** What the job asks of the spindle, as far as it is known, and the cut that it follows from. */
 function Cut({ index, job, line }: { index: number; job: Job; line: JobLine | undefined }) {
-  const [open, setOpen] = useState(false)
   const asked = [
     { words: 'Wants', id: line?.wantedRpm },
     { words: 'torque', id: line?.torqueNm },
     { words: 'power', id: line?.powerW },
   ]
   return (
-    <div className="col-span-full flex flex-col gap-1">
-      <div className="flex flex-wrap items-center gap-x-4 text-[15px]">
-        {asked.map(
-          ({ words, id }) =>
-            id !== undefined && (
-              <span key={words} className="flex items-center">
-                {words} <FigureValue id={id} />
-              </span>
-            ),
-        )}
-        <button
-          type="button"
-          className="ml-auto flex min-h-11 items-center gap-1.5 px-1 font-semibold text-blue"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-        >
-          <ChevronDown size={18} aria-hidden="true" className={open ? 'rotate-180' : ''} /> The cut
-        </button>
-      </div>
-      {open && <JobFields index={index} kind={job.kind} />}
-    </div>
+    <Disclosure
+      name="The cut"
+      holds={`survey.jobs.${index}`}
+      className="col-span-full"
+      beside={asked.map(
+        ({ words, id }) =>
+          id !== undefined && (
+            <span key={words} className="flex items-center">
+              {words} <FigureValue id={id} />
+            </span>
+          ),
+      )}
+    >
+      <JobFields index={index} kind={job.kind} />
+    </Disclosure>
   )
 }

@@ -2,22 +2,37 @@ import { parseQuantity, type Parsed, type UnitSystem } from '@zesty/core'
 
 const MOST = 8
 
-/** Several sizes in one field, `90, 125, 160` or `3.5 in / 5 in`; mm. */
+/** Several sizes in one field: `90, 125, 160`, `120,100,80`, `3.5 in / 5 in`, `2 3/8, 3, 4"`; mm. */
 export function readSizes(text: string, units: UnitSystem): Parsed<number[]> {
-  // Single blanks part sizes only where nothing but numbers is there: else they stand before units.
-  const parts = (/^[\d\s.]+$/.test(text.trim()) ? text.trim().split(/\s+/) : text.split(/[;/\n]|,\s+/))
-    .map((part) => part.trim().replace(/,$/, ''))
-    .filter((part) => part !== '')
+  const parts = partsOf(text.trim())
   if (parts.length > MOST) return { ok: false, message: `At most ${MOST} steps.` }
+  // A unit at the end is that of all before it that have none.
+  const unit = /\d\s*([^\d\s.,/-]+\.?)$/.exec(parts.at(-1) ?? '')?.[1] ?? ''
   const sizes: number[] = []
   for (const part of parts) {
-    const parsed = parseQuantity(part, 'length', units)
+    const parsed = parseQuantity(/[^\d\s.,/-]/.test(part) ? part : `${part} ${unit}`, 'length', units)
     if (!parsed.ok) return parsed
     if (parsed.value < 1 || parsed.value > 3000) return { ok: false, message: `"${part}" is no pulley: 1 to 3000 mm.` }
     sizes.push(parsed.value)
   }
   return { ok: true, value: sizes }
 }
+
+/** Blanks part sizes only where nothing but numbers is there: else they stand before units and fractions. */
+function partsOf(text: string): string[] {
+  const separators = /^[\d\s.]+$/.test(text)
+    ? /\s+/
+    : isListOfCommas(text)
+      ? /,/
+      : /[;\n]|\s\/\s|,\s+|(?<=[a-z"”″])\s*[,/]\s*/i
+  return text
+    .split(separators)
+    .map((part) => part.trim().replace(/,$/, ''))
+    .filter((part) => part !== '')
+}
+
+/** `120,100,80` is three sizes and `120,100` two; `62,5` is one with a decimal comma. */
+const isListOfCommas = (text: string): boolean => /^\d+(?:,\d+){2,}\D*$/.test(text) || /^\d{2,4},\d{2,4}\D*$/.test(text)
 
 /** Pairs of teeth, `28:42, 30:45`, driver first. */
 export function readGears(text: string): Parsed<{ driver: number; driven: number }[]> {
