@@ -24,6 +24,7 @@ test('a whole plate is pasted, understood line by line, and put on the plate in 
 
 test('a single-phase plate is recognised and told what to do', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+  await page.getByText('Type or paste the whole plate at once').click()
   await page.getByLabel('The plate, line by line, in any order').fill('1 PH 230 V 50 Hz 1.1 kW 1420 rpm 40 µF')
   await page.getByRole('button', { name: 'Put this on the plate' }).click()
   await expect(finding(page, 'This motor cannot go on the drive as it is')).toContainText(

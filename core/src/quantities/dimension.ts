@@ -30,6 +30,8 @@ export interface DimensionKind {
   digits: number
   /** Never more decimals than this. */
   decimals: number
+  /** Where a system's unit wants more of both: a thousandth of an inch is what a shop measures to. */
+  finer?: Partial<Record<UnitSystem, { digits: number; decimals: number }>>
 }
 
 const unit = (symbol: string, factor: number, also: readonly string[] = [], offset?: number): Unit =>
@@ -125,6 +127,7 @@ export const dimensions = {
     shown: { metric: 'mm', imperial: 'in' },
     digits: 4,
     decimals: 2,
+    finer: { imperial: { digits: 5, decimals: 3 } },
   },
   distance: {
     called: 'a distance',

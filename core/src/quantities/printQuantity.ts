@@ -50,7 +50,8 @@ export function quantityParts(amount: Amount, system: UnitSystem = 'metric'): { 
   const unit = kind.units.find((u) => u.symbol === symbol)
   if (!unit) return { number: printNumber(amount.value, kind.digits, kind.decimals), unit: '' }
   const shown = (amount.value - (unit.offset ?? 0)) / unit.factor
-  return { number: printNumber(shown, kind.digits, kind.decimals), unit: symbol }
+  const { digits, decimals } = kind.finer?.[system] ?? kind
+  return { number: printNumber(shown, digits, decimals), unit: symbol }
 }
 
 /**

@@ -73,11 +73,11 @@ function ChainItem({ link, first }: { link: ChainLink; first: boolean }) {
             <Mark kind={link.state === 'note' ? 'ok' : link.state} />
           </span>
           <span
-            className={`block truncate font-cond leading-[1.15] font-semibold ${link.state === 'open' ? 'text-[19px] text-ink-2' : 'text-[22px]'}`}
+            className={`block font-cond leading-[1.15] font-semibold ${link.state === 'open' ? 'text-[19px] text-ink-2' : 'text-[22px]'}`}
           >
             <Text said={link.headline} />
           </span>
-          <span className="block truncate font-cond text-[16px] leading-tight font-medium text-ink-2">
+          <span className="block font-cond text-[16px] leading-tight font-medium text-ink-2">
             <Text said={link.detail} />
           </span>
         </button>

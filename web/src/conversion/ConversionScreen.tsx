@@ -7,6 +7,7 @@ import { passedForgotten, stageOpened } from '../state/screenSlice'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { UnitsOfShop } from '../state/UnitsOfShop'
 import { Chain } from './Chain'
+import { ChainLine } from './ChainLine'
 import { unsentDrafts } from '../state/unsent'
 import { Findings } from './Findings'
 import { FirstVerdict } from './FirstVerdict'
@@ -14,11 +15,13 @@ import { Overlays } from './Overlays'
 import { closed, opened } from '../state/planSlice'
 import { takeDraft } from '../state/takeDraft'
 import { useKeptOnClose } from '../state/useKeptOnClose'
+import { PrintHead } from './PrintHead'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
 import { fetchJudge } from '../state/judging'
 import { useJudge } from './useJudge'
 import { useKeys } from './useKeys'
+import { useStageScroll } from './useStageScroll'
 
 interface StageModule {
   default: () => ReactNode
@@ -116,17 +119,30 @@ function OpenConversion() {
     if (merges !== undefined && merges > 0) notice('It was changed elsewhere too, in other places. Both are kept.')
   }, [merges])
   useKeys(stage)
+  useStageScroll(stage)
   useJudge()
   useKeptOnClose()
 
   return (
     <UnitsOfShop shopId={shopId}>
       <div className="flex min-h-screen flex-col lg:h-screen lg:overflow-hidden">
+        <a
+          href="#surface"
+          className="skip sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:px-3 focus:py-2 focus:font-semibold"
+        >
+          Skip to the stage
+        </a>
         <TopBar />
         <Chain />
+        <ChainLine />
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[196px_minmax(0,1fr)_306px]">
           <RouteCard stage={stage} />
-          <main id="surface" tabIndex={-1} className="min-w-0 px-3 py-3.5 outline-none sm:px-[18px] lg:overflow-auto">
+          <main
+            id="surface"
+            tabIndex={-1}
+            className="@container min-w-0 px-3 py-3.5 outline-none sm:px-[18px] lg:overflow-auto"
+          >
+            <PrintHead stage={stage} />
             <FirstVerdict />
             <Suspense fallback={<p className="lead">Opening the stage</p>}>
               <Surface />

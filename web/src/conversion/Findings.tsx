@@ -1,4 +1,5 @@
 import {
+  fieldAt,
   MAINS_WORK,
   messageText,
   milestones,
@@ -40,7 +41,7 @@ export function Findings({ stage }: { stage: StageId }) {
     <aside
       aria-label="Findings"
       id="findings"
-      className="flex flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l"
+      className="flex scroll-mt-12 flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l"
       tabIndex={-1}
     >
       <div className="flex items-center gap-3">
@@ -80,6 +81,7 @@ export function Findings({ stage }: { stage: StageId }) {
         .map((f) => (
           <FindingCard
             key={f.id}
+            stage={stage}
             finding={f}
             effects={shown.filter((effect) => effect.follows === f.id)}
             remedies={offers.of(f.id)}
@@ -91,6 +93,8 @@ export function Findings({ stage }: { stage: StageId }) {
 }
 
 interface CardProps {
+  /** The one that is open. */
+  stage: StageId
   finding: Finding
   /** What follows from it, and goes with it. */
   effects: Finding[]
@@ -99,7 +103,7 @@ interface CardProps {
   tried: boolean
 }
 
-function FindingCard({ finding, effects, remedies, tried }: CardProps) {
+function FindingCard({ stage: openStage, finding, effects, remedies, tried }: CardProps) {
   const { id, severity, title, says, why, figures, path, due, by } = finding
   const change = useChange()
   const dispatch = useAppDispatch()
@@ -135,6 +139,10 @@ function FindingCard({ finding, effects, remedies, tried }: CardProps) {
                 className={`btn disabled:opacity-100 ${i === 0 ? 'btn-main' : ''}`}
                 onClick={() => {
                   change(label, remedy.patch)
+                  const [first] = remedy.patch
+                  // Where it can be seen, what changed is shown; the card that was pressed is gone.
+                  if (first && fieldAt(first.path).stage === openStage) goToField(first.path)
+                  else document.getElementById('findings')?.focus({ preventScroll: true })
                   notice(label, { label: 'Undo', onClick: () => void dispatch(undone()) })
                 }}
               >

@@ -7,6 +7,7 @@ import { useAppDispatch } from '../state/store'
 import { switchTheme } from '../state/theme'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { goToField, openStage } from '../state/goToField'
+import { printStage } from '../state/printing'
 import { focusFinding, focusNextFinding } from './focusFinding'
 import { useEvaluation } from '../state/evaluation'
 import { useChange, useConversionId, useShopId } from '../state/openPlan'
@@ -100,6 +101,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
               ['Redo', 'Ctrl Y', () => dispatch(redone())],
               ['Next finding', 'f', focusNextFinding],
               [`Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`, 'u', switchUnits],
+              ['Print this stage', '', () => void printStage()],
               ['Light or dark', '', switchTheme],
               ['Revisions', '', () => dispatch(overlayChanged('revisions'))],
               ['Export as a file', '', () => window.location.assign(`/api/conversions/${id}/export`)],

@@ -12,7 +12,9 @@ export function RouteCard({ stage }: { stage: StageId }) {
   const { next, leftOpen, goNext, forget } = useNext()
   const list = useRef<HTMLOListElement>(null)
   useEffect(() => {
-    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+    const here = list.current?.querySelector<HTMLElement>('[aria-current]')
+    // By hand: to scroll it into view would make the first Tab begin there.
+    if (here) list.current?.scrollTo({ left: here.offsetLeft - list.current.offsetLeft - here.offsetWidth / 2 })
   }, [stage])
   const urgent = findings.filter((f) => f.severity !== 'note').length
   return (

@@ -1,8 +1,9 @@
-import { Download, History, Keyboard, Moon, Redo2, Ruler, Search, Undo2 } from 'lucide-react'
+import { Download, History, Keyboard, Moon, Printer, Redo2, Ruler, Search, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { api } from '../state/api'
 import { Brand } from '../parts/Brand'
 import { RightsNote } from '../parts/RightsNote'
+import { printStage } from '../state/printing'
 import { overlayChanged } from '../state/screenSlice'
 import { useAppDispatch } from '../state/store'
 import { switchTheme } from '../state/theme'
@@ -28,7 +29,7 @@ export function TopBar() {
       <Brand />
       <nav
         aria-label="Where you are"
-        className="flex min-w-0 flex-1 items-center gap-2 text-[16px] max-sm:order-last max-sm:basis-full"
+        className="flex min-w-0 flex-1 items-center gap-2 text-[16px] max-md:order-last max-md:basis-full"
       >
         <Link
           to={`/shops/${shopId}`}
@@ -39,7 +40,7 @@ export function TopBar() {
         <span className="hidden text-ink-2 sm:inline" aria-hidden="true">
           /
         </span>
-        <span className="truncate font-semibold">{plan.name}</span>
+        <span className="min-w-0 leading-tight font-semibold break-words">{plan.name}</span>
       </nav>
       <KeptState />
       <RightsNote />
@@ -82,6 +83,15 @@ export function TopBar() {
         >
           <Download size={20} aria-hidden="true" />
         </a>
+        <button
+          type="button"
+          className={`${icon} hidden sm:inline-flex`}
+          aria-label="Print this stage"
+          title="Print this stage"
+          onClick={() => void printStage()}
+        >
+          <Printer size={20} aria-hidden="true" />
+        </button>
         <button
           type="button"
           className={`${icon} hidden w-auto px-2.5 sm:inline-flex`}
@@ -145,7 +155,7 @@ function KeptState() {
         ? `${keeping.why} ${heldWords[heldBy]}`
         : undefined
   return (
-    <span role="status" className={`shrink-0 max-sm:flex-1 text-[15px] font-medium ${colour}`} title={why}>
+    <span role="status" className={`shrink-0 max-md:flex-1 text-[15px] font-medium ${colour}`} title={why}>
       {words}
       {why && <span className="sr-only">. {why}</span>}
     </span>

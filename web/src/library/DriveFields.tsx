@@ -8,7 +8,7 @@ import type { DriveFieldsProps } from './PlateFieldsProps'
 export function DriveFields({ at, name, needed = false }: DriveFieldsProps) {
   return (
     <>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-4">
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 @wide:grid-cols-4">
         <WordsField path={name} label="Called" longest={80} needed={needed} />
         <SelectField path={at('input')} />
         <QuantityField path={at('inputVoltageV')} placeholder="230 V" hint="" />

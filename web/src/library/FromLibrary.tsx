@@ -29,7 +29,7 @@ export function FromLibrary({ kind }: { kind: PlateKind }) {
     if (!error) setName('')
   }
   return (
-    <section className="sheet mt-4" aria-labelledby="library">
+    <section className="sheet no-print mt-4" aria-labelledby="library">
       <h2 id="library" tabIndex={-1} className="h-part">
         Library of the shop
       </h2>
@@ -39,7 +39,7 @@ export function FromLibrary({ kind }: { kind: PlateKind }) {
         </button>
         {typed && (
           <>
-            <label className="flex min-w-[220px] flex-col gap-0.5">
+            <label className="flex max-w-[420px] min-w-0 flex-1 basis-[300px] flex-col gap-0.5">
               <span className="label">Keep this one as</span>
               <input
                 className="field"

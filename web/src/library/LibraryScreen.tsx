@@ -46,7 +46,7 @@ export function LibraryScreen() {
             Units: {shop?.units === 'imperial' ? 'in, hp' : 'mm, kW'}
           </button>
         </header>
-        <main className="mx-auto flex max-w-[1240px] flex-col gap-3 px-4 py-4">
+        <main className="@container mx-auto flex max-w-[1240px] flex-col gap-3 px-4 py-4">
           {error && (
             <p role="alert" className="sheet text-oxide">
               {problemText(error)}

@@ -6,7 +6,7 @@ import type { MotorFieldsProps } from './PlateFieldsProps'
 /** Name, plate and sizes of one motor: of the library, or thought of in a plan. */
 export function MotorFields({ at, name, needed = false }: MotorFieldsProps) {
   return (
-    <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-3">
+    <div className="grid grid-cols-2 gap-x-3 gap-y-2 @wide:grid-cols-3">
       <WordsField path={name} label="Called" longest={80} needed={needed} />
       <SelectField path={at('kind')} />
       <QuantityField path={at('powerW')} placeholder="1.5 kW" />

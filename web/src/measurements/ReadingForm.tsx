@@ -78,7 +78,7 @@ export function ReadingForm({
         void add()
       }}
     >
-      <div className="grid grid-cols-2 items-start gap-2 md:grid-cols-4">
+      <div className="grid grid-cols-2 items-start gap-2 @wide:grid-cols-4">
         <Choice label="What" value={kind} onChange={(v) => setKind(v as MeasurementKind)}>
           {Object.entries(measurementKinds).map(([key, { name: words }]) => (
             <option key={key} value={key}>
@@ -125,7 +125,7 @@ export function ReadingForm({
       )}
       <details>
         <summary className="min-h-11 py-2.5 text-[15px] font-semibold text-blue">Instrument and note</summary>
-        <div className="grid gap-2 md:grid-cols-2">
+        <div className="grid gap-2 @wide:grid-cols-2">
           <Words label="Instrument" longest={60} onChange={(instrument) => setWords({ ...words, instrument })} />
           <Words label="Note" longest={300} onChange={(note) => setWords({ ...words, note })} />
         </div>

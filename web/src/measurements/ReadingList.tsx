@@ -32,7 +32,7 @@ export function ReadingList({
         {latest.slice(0, shown).map((r) => (
           <li
             key={r.id}
-            className="grid grid-cols-[minmax(0,1fr)_auto_44px] items-center gap-x-3 border-b border-rule py-1 md:grid-cols-[minmax(0,1.3fr)_110px_minmax(0,2fr)_minmax(0,1.5fr)_44px]"
+            className="grid grid-cols-[minmax(0,1fr)_auto_44px] items-center gap-x-3 border-b border-rule py-1 @wide:grid-cols-[minmax(0,1.3fr)_110px_minmax(0,2fr)_minmax(0,1.5fr)_44px]"
           >
             <span className="min-w-0">
               <span className="font-semibold">{whatOf(r)}</span>
@@ -43,12 +43,12 @@ export function ReadingList({
               )}
             </span>
             <span className="text-right whitespace-nowrap tabular-nums">{valueOf(r, units)}</span>
-            <span className="order-last col-span-full min-w-0 text-[15px] text-ink-2 md:order-none md:col-span-1">
+            <span className="order-last col-span-full min-w-0 text-[15px] text-ink-2 @wide:order-none @wide:col-span-1">
               {[positions.find((p) => p.id === r.positionId)?.name, settingOf(r, units), r.note]
                 .filter(Boolean)
                 .join(', ')}
             </span>
-            <span className="order-last col-span-full min-w-0 text-[15px] text-ink-2 md:order-none md:col-span-1">
+            <span className="order-last col-span-full min-w-0 text-[15px] text-ink-2 @wide:order-none @wide:col-span-1">
               {[momentOf(r.takenAt), r.by, r.instrument].filter(Boolean).join(', ')}
             </span>
             <RemoveButton what={`${whatOf(r)} ${valueOf(r, units)}`} onClick={() => onRemove(r)} />

@@ -27,6 +27,15 @@ export function Overlay({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Dialog.Content
           {...(says === undefined ? { 'aria-describedby': undefined } : {})}
+          // On what is to be filled in or pressed, not on the way out.
+          onOpenAutoFocus={(event) => {
+            const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>(
+              '[data-body] :is(input, select, textarea, button, a):not([disabled])',
+            )
+            if (!first) return
+            event.preventDefault()
+            first.focus()
+          }}
           className={`fixed top-[6vh] left-1/2 z-50 flex max-h-[88vh] w-[calc(100vw-24px)] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-lg border border-edge bg-paper p-5 shadow-2xl ${widest ? 'max-w-[1240px]' : wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
         >
           <div className="flex items-start justify-between gap-3">
@@ -36,7 +45,9 @@ export function Overlay({
             </Dialog.Close>
           </div>
           {says !== undefined && <Dialog.Description className="lead">{says}</Dialog.Description>}
-          {children}
+          <div data-body="" className="@container flex flex-col gap-3">
+            {children}
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -23,6 +23,14 @@ export interface TypedFieldProps {
 const sameText = (a: string, b: string): boolean =>
   a.replace(/\s+/g, '').toLowerCase() === b.replace(/\s+/g, '').toLowerCase()
 
+/** What is printed, typed again in whatever way, changes nothing: it may be rounded. */
+export function isTypedBack(text: string, printed: string, read: TypedFieldProps['read']): boolean {
+  if (sameText(text, printed)) return true
+  if (printed === '') return false
+  const [typed, again] = [read(text), read(printed)]
+  return typed.ok && again.ok && JSON.stringify(typed.value) === JSON.stringify(again.value)
+}
+
 /**
  * A text field that is read when left. What cannot be read stays in the field with the reason,
  * also when the person goes elsewhere and comes back; the plan keeps its last good value.
@@ -50,9 +58,8 @@ export function TypedField({
 
   const commit = () => {
     setEditing(false)
-    // What is printed, typed again, changes nothing: it may be rounded.
-    if (unread === undefined && sameText(text, printed)) return
-    const result = read(text)
+    const result = unread === undefined && isTypedBack(text, printed, read) ? undefined : read(text)
+    if (!result) return
     if (!result.ok) {
       refuse({ text, message: result.message })
       return

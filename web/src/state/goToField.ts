@@ -8,8 +8,16 @@ export const openStage = (stage: StageId): void => void store.dispatch(stageWant
 /** Frames to wait for a stage that is loaded when first opened. */
 const PATIENCE = 60
 
+/** How long after a jump the place it went to is left alone, ms. */
+const JUMP_MS = 1500
+let jumpedAt = -Infinity
+
+/** Whether something was just gone to, so that nothing else should scroll. */
+export const isJumping = (): boolean => performance.now() - jumpedAt < JUMP_MS
+
 /** Opens the stage that holds a field and puts the caret in it. */
 export function goToField(path: PlanPath): void {
+  jumpedAt = performance.now()
   openStage(fieldAt(path).stage)
   focusWhenThere(path, PATIENCE)
 }

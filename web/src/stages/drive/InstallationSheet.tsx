@@ -18,8 +18,8 @@ export function InstallationSheet() {
         Sealed on the machine, or open in a clean place with the controls on a lead: both are right. What reaches the
         machine is ticked in the survey.
       </p>
-      <div className="mt-2 grid gap-x-5 gap-y-3 xl:grid-cols-2">
-        <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2 sm:grid-cols-3">
+      <div className="mt-2 grid gap-x-5 gap-y-3 @wider:grid-cols-2">
+        <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2 @narrow:grid-cols-3">
           {boxed && (
             <>
               <QuantityField path="installation.boxWidthMm" placeholder="300 mm" />

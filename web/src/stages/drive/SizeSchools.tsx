@@ -24,7 +24,7 @@ export function SizeSchools({ evaluation }: { evaluation: Evaluation }) {
     },
   ]
   return (
-    <div className="mb-3 grid gap-2 sm:grid-cols-2" aria-label="How large a drive">
+    <div className="mb-3 grid gap-2 @narrow:grid-cols-2" aria-label="How large a drive">
       {schools.map((s) => (
         <div
           key={s.name}

@@ -33,7 +33,7 @@ export default function DriveStage() {
           { id: 'library', name: 'Library' },
         ]}
       />
-      <div className="grid gap-x-5 gap-y-4 xl:grid-cols-2">
+      <div className="grid gap-x-5 gap-y-4 @wider:grid-cols-2">
         <DriveBox />
         <div className="flex flex-col gap-4">
           <section className="sheet flex flex-col gap-3" aria-label="How it stands">
@@ -62,7 +62,7 @@ export default function DriveStage() {
           </section>
         </div>
       </div>
-      <div className="mt-4 grid gap-x-5 gap-y-3 sm:grid-cols-2">
+      <div className="mt-4 grid gap-x-5 gap-y-3 @narrow:grid-cols-2">
         <ChoiceField path="drive.input" />
         <ChoiceField path="drive.control" />
         <YesNoField path="drive.doubler" />
@@ -76,7 +76,7 @@ export default function DriveStage() {
         <ChoiceField path="drive.laid" />
         {drive.jumper !== undefined && drive.jumper !== 'none' && <YesNoField path="drive.jumperSet" />}
       </div>
-      <div className="mt-4 grid gap-5 xl:grid-cols-2">
+      <div className="mt-4 grid gap-5 @wider:grid-cols-2">
         <FigureTable
           heading="Worked out"
           rows={[

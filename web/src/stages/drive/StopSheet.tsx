@@ -38,7 +38,7 @@ export function StopSheet() {
       <h2 id="stopping" tabIndex={-1} className="h-part mb-1">
         Running up and stopping
       </h2>
-      <div className="grid gap-x-5 gap-y-3 xl:grid-cols-2">
+      <div className="grid gap-x-5 gap-y-3 @wider:grid-cols-2">
         <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2">
           <YesNoField path="drive.brakeChopper" />
           <Resistor />

@@ -24,7 +24,7 @@ export function Links() {
       <h2 id="links" tabIndex={-1} className="h-part">
         Links in the terminal box
       </h2>
-      <div className="mt-2 grid gap-x-6 gap-y-4 lg:grid-cols-[auto_minmax(0,1fr)]">
+      <div className="mt-2 grid gap-x-6 gap-y-4 @wider:grid-cols-[auto_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <Choices
             path="motor.connection"

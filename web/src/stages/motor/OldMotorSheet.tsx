@@ -7,7 +7,7 @@ export function OldMotorSheet() {
   return (
     <details className="mb-2 rounded-md border border-rule bg-paper px-3">
       <summary className="min-h-11 content-center font-semibold">The old motor and the room it has</summary>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2 pb-3 md:grid-cols-4" data-path="oldMotor">
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 pb-3 @wide:grid-cols-4" data-path="oldMotor">
         <QuantityField path="oldMotor.powerW" placeholder="1.1 kW" />
         <QuantityField path="oldMotor.ratedSpeedRpm" placeholder="1425 rpm" />
         <WordsField path="oldMotor.frame" placeholder="90S" longest={20} hint="" />

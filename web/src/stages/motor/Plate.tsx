@@ -31,7 +31,7 @@ export function Plate() {
       <Line label="frame">
         <WordsField bare path="motor.frame" label="Frame" placeholder="90L or 56C" longest={20} />
       </Line>
-      <div className="grid gap-x-5 sm:grid-cols-2">
+      <div className="grid gap-x-5 @narrow:grid-cols-2">
         <Line label="cos phi">
           <QuantityField bare path="motor.powerFactor" label="cos phi" placeholder="0.80" />
         </Line>
@@ -42,29 +42,19 @@ export function Plate() {
           <QuantityField bare path="motor.serviceFactor" label="Service factor" placeholder="1.15" />
         </Line>
         <Line label="max speed">
-          <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="not printed" />
+          <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="none" />
         </Line>
         <Line label="Ma/Mn">
-          <QuantityField
-            bare
-            path="motor.breakdownRatio"
-            label="Pull-out over rated torque"
-            placeholder="2.5 typical"
-          />
+          <QuantityField bare path="motor.breakdownRatio" label="Pull-out over rated torque" placeholder="2.5" />
         </Line>
         <Line label="enclosure">
-          <WordsField bare path="motor.enclosure" label="Enclosure" placeholder="IP55, TEFC" longest={20} />
+          <WordsField bare path="motor.enclosure" label="Enclosure" placeholder="IP55" longest={20} />
         </Line>
         <Line label="poles">
-          <QuantityField bare path="motor.platePoles" label="Poles on the plate" placeholder="not printed" />
+          <QuantityField bare path="motor.platePoles" label="Poles on the plate" placeholder="none" />
         </Line>
         <Line label="CT range">
-          <QuantityField
-            bare
-            path="motor.inverterDutyRatio"
-            label="Constant-torque range, to one"
-            placeholder="not printed"
-          />
+          <QuantityField bare path="motor.inverterDutyRatio" label="Constant-torque range, to one" placeholder="none" />
         </Line>
       </div>
     </section>

@@ -28,7 +28,7 @@ export function PlateReader() {
   const choose = (path: string, shown: string) =>
     setTaken((now) => (now[path] === shown ? { ...now, [path]: '' } : { ...now, [path]: shown }))
   return (
-    <div className="mt-1 grid gap-4 lg:grid-cols-2">
+    <div className="mt-1 grid gap-4 @wider:grid-cols-2">
       <div className="flex flex-col gap-1">
         <label className="label" htmlFor={id}>
           The plate, line by line, in any order

@@ -35,7 +35,7 @@ export function SecondHand() {
             Five hundred volts ruin a drive in a moment: for these tests the motor’s leads are off the drive and lie
             free. The tester’s charge stays in the winding; short it to the frame afterwards.
           </p>
-          <div className="mt-3 grid gap-x-6 gap-y-3 xl:grid-cols-2">
+          <div className="mt-3 grid gap-x-6 gap-y-3 @wider:grid-cols-2">
             <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2">
               <QuantityField path="checks.testMOhm" placeholder="40 MΩ" />
               <QuantityField path="checks.testC" placeholder="18 °C" />
@@ -77,7 +77,7 @@ export function SecondHand() {
               />
             </div>
           </div>
-          <div className="mt-3 grid gap-x-6 gap-y-2.5 sm:grid-cols-2">
+          <div className="mt-3 grid gap-x-6 gap-y-2.5 @narrow:grid-cols-2">
             <Looked path="checks.bearings" passes="New ones, always: they cost less than an evening" />
             <Looked path="checks.spin" passes="Runs out quietly by hand; no rub, no end play" />
             <Looked path="checks.smell" passes="Clear or amber varnish, no sharp smell" />

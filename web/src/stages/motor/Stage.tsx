@@ -34,12 +34,12 @@ export default function MotorStage() {
       <div className="mb-3">
         <ChoiceField path="motor.kind" />
         <YesNoField path="motor.oneWinding" />
-        <div className="grid gap-3 sm:grid-cols-2">
+        <div className="grid gap-3 @narrow:grid-cols-2">
           <QuantityField path="motor.fieldVoltageV" placeholder="200 V" />
           <QuantityField path="motor.fieldCurrentA" placeholder="0.8 A" />
         </div>
       </div>
-      <div className="grid gap-x-5 gap-y-4 xl:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
+      <div className="grid gap-x-5 gap-y-4 @wider:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
         <Plate />
         <FigureTable
           heading="From the plate"
@@ -56,7 +56,7 @@ export default function MotorStage() {
           ]}
         />
       </div>
-      <div className="mt-4 grid gap-3 sm:grid-cols-2">
+      <div className="mt-4 grid gap-3 @narrow:grid-cols-2">
         <SelectField path="motor.leads" />
         <ChoiceField path="motor.cooling" />
         {motor.cooling === 'liquid-or-none' && <SelectField path="installation.flowInterlock" />}

@@ -35,7 +35,7 @@ export function DcSheet({ compared }: { compared: RouteComparison }) {
         Its motor’s plate lets it be held against an AC motor: torque over the spindle’s speed, and where a reversal’s
         energy goes.
       </p>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 @narrow:grid-cols-4">
         <QuantityField path="route.dcPowerW" label="Power" placeholder="2.2 kW" />
         <QuantityField path="route.dcBaseRpm" label="Base speed" placeholder="1150 rpm" />
         <QuantityField path="route.dcTopRpm" label="Top speed by field" placeholder="2300 rpm" hint="From its plate" />

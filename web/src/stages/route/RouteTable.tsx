@@ -65,7 +65,7 @@ function Line({ line, machines }: { line: RouteLine; machines: number }) {
           {chosen ? 'Chosen' : 'Choose'}
         </button>
       </div>
-      <dl className="grid grid-cols-2 gap-x-3 px-3.5 sm:grid-cols-4">
+      <dl className="grid grid-cols-2 gap-x-3 px-3.5 @narrow:grid-cols-4">
         <Number label="Costs, this machine">
           <FigureValue id={line.costThis.id} />
         </Number>
@@ -83,7 +83,7 @@ function Line({ line, machines }: { line: RouteLine; machines: number }) {
         <summary className="min-h-11 content-center text-[15px]">
           <span className="font-semibold">{line.gives}</span> <span className="text-ink-2">{line.lacks}</span>
         </summary>
-        <div className="grid gap-x-5 pb-2 text-[15px] sm:grid-cols-2">
+        <div className="grid gap-x-5 pb-2 text-[15px] @narrow:grid-cols-2">
           <div>
             <p className="label">Work to do</p>
             <ol className="list-decimal pl-5">

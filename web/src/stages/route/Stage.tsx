@@ -30,7 +30,7 @@ export default function RouteStage() {
         ]}
       />
       <RouteTable compared={compared} />
-      <div className="mt-4 grid gap-4 xl:grid-cols-2">
+      <div className="mt-4 grid gap-4 @wider:grid-cols-2">
         <OtherMachines />
         <Prices />
       </div>

@@ -9,7 +9,7 @@ export function ControlsSheet() {
       <h2 id="controls" className="h-part mb-2">
         How it is run and stopped
       </h2>
-      <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-2 xl:grid-cols-3">
+      <div className="grid gap-x-4 gap-y-2.5 @narrow:grid-cols-2 @wider:grid-cols-3">
         <SelectField path="controls.runBy" />
         <SelectField path="controls.stopBy" />
         <SelectField path="controls.emergencyStop" />

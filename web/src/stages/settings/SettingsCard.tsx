@@ -40,7 +40,7 @@ export function SettingsCard() {
       </ol>
       <details className="border-t border-rule px-3.5 py-1">
         <summary className="min-h-11 content-center font-semibold">More that the drive may hold</summary>
-        <div className="grid gap-3 pb-3 sm:grid-cols-3">
+        <div className="grid gap-3 pb-3 @narrow:grid-cols-3">
           <QuantityField path="settings.inDrive.boostV" />
           <QuantityField path="settings.inDrive.middleHz" />
           <QuantityField path="settings.inDrive.middleV" />
@@ -69,8 +69,8 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
   const options = fieldAt(`settings.chosen.${id}`).options
   const differs = inDrive !== undefined && value !== undefined && inDrive !== value
   return (
-    <li className="grid items-start gap-x-3 gap-y-1 border-b border-rule px-3.5 py-2 last:border-b-0 sm:grid-cols-[26px_minmax(0,1.25fr)_minmax(0,1fr)_minmax(0,1fr)]">
-      <span className="hidden pt-0.5 font-cond text-[18px] font-semibold text-ink-2 sm:block">{index + 1}</span>
+    <li className="grid items-start gap-x-3 gap-y-1 border-b border-rule px-3.5 py-2 last:border-b-0 @narrow:grid-cols-[26px_minmax(0,1.25fr)_minmax(0,1fr)_minmax(0,1fr)]">
+      <span className="hidden pt-0.5 font-cond text-[18px] font-semibold text-ink-2 @narrow:block">{index + 1}</span>
       <div className="min-w-0">
         <h3 className="leading-tight font-semibold">{label}</h3>
         <p className="text-[14px] leading-tight text-ink-2">
@@ -78,7 +78,10 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
         </p>
       </div>
       <div>
-        <span className="label block">Enter</span>
+        <span className="label block">
+          <span className="mr-1.5 hidden size-4 border border-ink align-[-3px] print:inline-block" aria-hidden="true" />
+          Enter
+        </span>
         <span
           className={`font-cond text-[21px] leading-tight font-semibold ${value === undefined ? 'text-ink-2' : ''}`}
         >
@@ -95,6 +98,13 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
         {options && <ChosenSelect id={id} />}
       </div>
       <div className={differs ? 'rounded bg-brass-wash p-1' : ''}>
+        {/* On paper there is a line to write on until something was read. */}
+        {inDrive === undefined && (
+          <p className="hidden pt-4 print:block">
+            <span className="mr-1.5 inline-block size-4 border border-ink align-[-3px]" aria-hidden="true" />
+            read: ______________
+          </p>
+        )}
         {options ? (
           <SelectField path={`settings.inDrive.${id}`} label="Read in the drive" none="not read yet" />
         ) : (

@@ -35,7 +35,7 @@ export function CriteriaForm({
           </label>
         ))}
       </fieldset>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2 md:grid-cols-4">
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 @wide:grid-cols-4">
         <label className="flex flex-col gap-0.5">
           <span className="label">First of all</span>
           <select

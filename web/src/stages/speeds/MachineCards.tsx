@@ -3,6 +3,7 @@ import { changeOver, rotations, speedChart, speedChartCsv, type ChangeOverLine }
 import { Download, Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
+import { printStage } from '../../state/printing'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 import { AmountField } from '../../parts/DetachedField'
@@ -20,7 +21,11 @@ export function MachineCards() {
         <h2 id="cards" tabIndex={-1} className="h-part">
           Cards for the machine
         </h2>
-        <button type="button" className="btn btn-quiet print:hidden" onClick={() => window.print()}>
+        <button
+          type="button"
+          className="btn btn-quiet print:hidden"
+          onClick={() => void printStage({ cardsOnly: true })}
+        >
           <Printer size={18} aria-hidden="true" /> Print them
         </button>
       </div>

@@ -42,7 +42,7 @@ export default function SpeedsStage() {
   return (
     <>
       <StageHead stage="speeds" sections={isBareMotor(plan) ? ofTheShaft : ofTheSpindle} />
-      <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 md:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
+      <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 @wide:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
         <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
         <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
         <QuantityField path="controls.knobTopHz" label="Top of the knob" placeholder="not measured" hint="" />

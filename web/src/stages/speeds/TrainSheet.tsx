@@ -45,7 +45,7 @@ export function TrainSheet() {
           </ToggleGroup.Root>
         )}
       </div>
-      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 @wider:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
         <TrainSideView key={position.id} position={position} path={`survey.positions.${index}`} />
         <div className="flex flex-col gap-2">
           <FigureTable
@@ -97,7 +97,7 @@ export function TrainSheet() {
           A band found with the belt on counts most: note the hertz at the worst of it. Without one, twist and inertia
           tell where it is likely.
         </p>
-        <div className="grid gap-3 sm:grid-cols-3">
+        <div className="grid gap-3 @narrow:grid-cols-3">
           <QuantityField path={`survey.positions.${index}.resonanceHz`} placeholder="not found yet" />
           <QuantityField path={`survey.positions.${index}.stiffnessNmPerRad`} placeholder="not measured" />
           <QuantityField path="motor.rotorKgM2" placeholder="not known" />

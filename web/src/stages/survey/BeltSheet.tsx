@@ -114,7 +114,7 @@ function Part({
   const { figures, blocked } = useEvaluation()
   const known = rows.filter((row) => figures[row.id] !== undefined || blocked[row.id] !== undefined)
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 lg:grid-cols-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 @wider:grid-cols-2">
       <div className="grid grid-cols-2 content-start items-start gap-2">
         <h4 className="label col-span-full">{name}</h4>
         {children}

@@ -16,6 +16,7 @@ import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
+import { goToField } from '../../state/goToField'
 import { newId } from '../../parts/newId'
 import { BeltSheet } from './BeltSheet'
 import { KnownOtherwise } from './KnownOtherwise'
@@ -39,6 +40,7 @@ export function Belts() {
       'Add a belt position',
       withItem(plan, 'positions', { id: newId(), name: letter, transmission: [{ kind: 'v-belt' }] }),
     )
+    goToField(`survey.positions.${positions.length}.transmission.0.driverMm`)
   }
   return (
     <section className="sheet mt-3" aria-labelledby="belts" data-path="survey.positions">
@@ -83,7 +85,7 @@ function PositionRow({ position, index }: { position: Position; index: number })
   const path = `survey.positions.${index}` as const
   const name = position.name ?? String(index + 1)
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[150px_minmax(0,1fr)_auto]">
+    <li className="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 rounded-md border border-rule bg-paper p-2.5 @wide:grid-cols-[150px_minmax(0,1fr)_auto]">
       <div className="flex flex-col gap-1.5">
         <WordsField path={`${path}.name`} label="Position" />
         <TrainDrawing stages={position.transmission} />
@@ -129,7 +131,7 @@ function PositionRow({ position, index }: { position: Position; index: number })
         <KnownOtherwise position={position} path={path} />
       </div>
       <AsItLies position={position} path={path} />
-      <div className="flex flex-col items-end justify-between gap-1 text-right text-[15px] md:col-start-3 md:row-start-1">
+      <div className="flex flex-col items-end justify-between gap-1 text-right text-[15px] @wide:col-start-3 @wide:row-start-1">
         <div>
           <span className="label block">Spindle per motor turn</span>
           {line && <FigureValue id={line.speedRatio} className="text-[19px]" />}
@@ -149,7 +151,7 @@ function AsItLies({ position, path }: { position: Position; path: PositionPath }
   const belts = position.transmission.flatMap((stage, i) => (isBelt(stage.kind) ? [{ stage, i }] : []))
   if (belts.length === 0) return null
   return (
-    <Disclosure name="Drawn to scale, and the belt" holds={`${path}.transmission`} className="md:col-span-3">
+    <Disclosure name="Drawn to scale, and the belt" holds={`${path}.transmission`} className="@wide:col-span-3">
       <Suspense fallback={null}>
         <TrainSideView position={position} path={path} />
       </Suspense>

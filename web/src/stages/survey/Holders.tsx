@@ -4,6 +4,7 @@ import { SelectField, YesNoField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
+import { goToField } from '../../state/goToField'
 import { newId } from '../../parts/newId'
 import { withItem, withoutItem } from './listEdits'
 
@@ -28,9 +29,11 @@ export function Holders() {
           return (
             <li
               key={h.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.8fr_1.1fr_1fr_1fr_1.2fr_44px]"
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 @wide:grid-cols-[1.8fr_1.1fr_1fr_1fr_1.2fr_44px]"
             >
-              <WordsField path={`${path}.name`} label="What it is" />
+              <div className="col-span-2 @wide:col-span-1">
+                <WordsField path={`${path}.name`} label="What it is" />
+              </div>
               <SelectField path={`${path}.kind`} label="Kind" />
               <QuantityField path={`${path}.diameterMm`} label="Diameter" hint="" placeholder="160 mm" />
               <QuantityField path={`${path}.widthMm`} label="Width" hint="" placeholder="70 mm" />
@@ -44,7 +47,7 @@ export function Holders() {
                 className="self-end"
                 onClick={() => change(`Take ${h.name ?? 'a holder'} away`, withoutItem(plan, 'holders', h.id))}
               />
-              <div className="col-span-full grid grid-cols-2 items-start gap-2 md:grid-cols-4">
+              <div className="col-span-full grid grid-cols-2 items-start gap-2 @wide:grid-cols-4">
                 <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" hint="" />
                 <SelectField path={`${path}.heldBy`} label="Held by" none="As the nose is" hint="" />
                 {h.markedRpm === undefined && h.markedMPerS === undefined && <YesNoField path={`${path}.unmarked`} />}
@@ -65,7 +68,7 @@ export function Holders() {
       <button
         type="button"
         className="btn mt-2"
-        onClick={() =>
+        onClick={() => {
           change(
             'Add what spins',
             withItem(plan, 'holders', {
@@ -74,7 +77,8 @@ export function Holders() {
               kind: grinds ? 'wheel' : 'chuck',
             }),
           )
-        }
+          goToField(`survey.holders.${holders.length}.diameterMm`)
+        }}
       >
         <Plus size={18} aria-hidden="true" /> {grinds ? 'Add a wheel' : 'Add a chuck, wheel or cutter'}
       </button>

@@ -29,7 +29,7 @@ export function JobFields({ index, kind }: { index: number; kind: JobKind | unde
   const milling = kind === 'milling' || kind === 'fly-cutting'
   const feed = milling ? 'Feed a tooth' : 'Feed a turn'
   return (
-    <div className="col-span-full grid grid-cols-2 gap-2 sm:grid-cols-4 lg:grid-cols-6">
+    <div className="col-span-full grid grid-cols-2 gap-2 @narrow:grid-cols-4 @wider:grid-cols-6">
       <SelectField path={at('material')} />
       <SelectField path={at('tool')} />
       {(kind ? (cutFields[kind] ?? []) : []).map((key) => (

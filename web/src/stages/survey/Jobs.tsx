@@ -9,6 +9,7 @@ import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
+import { goToField } from '../../state/goToField'
 import { newId } from '../../parts/newId'
 import { JobFields } from './JobFields'
 import { withItem, withoutItem } from './listEdits'
@@ -36,11 +37,11 @@ export function Jobs() {
           return (
             <li
               key={j.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 md:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_44px]"
+              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 @wide:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_44px]"
             >
               <WordsField path={`${path}.name`} label="Job" />
               <SelectField path={`${path}.kind`} label="Kind" />
-              <QuantityField path={`${path}.speedRpm`} label="Spindle speed" placeholder="from the next two" />
+              <QuantityField path={`${path}.speedRpm`} label="Spindle speed" placeholder="as cut" />
               <QuantityField path={`${path}.surfaceSpeedMPerMin`} label="or surface speed" placeholder="30 m/min" />
               <QuantityField path={`${path}.diameterMm`} label="at diameter" hint="" placeholder="25 mm" />
               <RemoveButton
@@ -59,7 +60,10 @@ export function Jobs() {
       <button
         type="button"
         className="btn mt-2"
-        onClick={() => change('Add a job', withItem(plan, 'jobs', { id: newId() }))}
+        onClick={() => {
+          change('Add a job', withItem(plan, 'jobs', { id: newId() }))
+          goToField(`survey.jobs.${plan.survey.jobs.length}.name`)
+        }}
       >
         <Plus size={18} aria-hidden="true" /> Add a job
       </button>

@@ -9,7 +9,7 @@ export function KnownOtherwise({ position, path }: { position: Position; path: P
   const { knownRatio, knownSpindleRpm, knownSurfaceMPerMin } = position
   return (
     <Disclosure name="Known by its speed or ratio" holds={path} begins={isTold(position)}>
-      <div className="grid grid-cols-2 items-start gap-1.5 sm:grid-cols-3">
+      <div className="grid grid-cols-2 items-start gap-1.5 @narrow:grid-cols-3">
         <div className="col-span-full">
           <ChoiceField path={`${path}.knownFrom`} />
         </div>

@@ -23,7 +23,7 @@ export function MachineSheet() {
             <QuantityField path="survey.originalTopRpm" placeholder="1200 rpm" />
           </>
         )}
-        <div className="col-span-full grid gap-x-3 gap-y-2.5 sm:grid-cols-2">
+        <div className="col-span-full grid gap-x-3 gap-y-2.5 @narrow:grid-cols-2">
           {!bare && <ChoiceField path="survey.motorFaces" />}
           <ChoiceField path="survey.forward" {...(bare ? { label: 'Forward, as you face its shaft' } : {})} />
         </div>

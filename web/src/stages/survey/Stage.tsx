@@ -19,7 +19,7 @@ export default function SurveyStage() {
     <>
       <StageHead stage="survey" />
       <MachineDrawing />
-      <div className="mt-3 grid gap-3 xl:grid-cols-2">
+      <div className="mt-3 grid gap-3 @wider:grid-cols-2">
         <WallSheet />
         <MachineSheet />
       </div>

@@ -130,7 +130,7 @@ function Pair({
   const units = useUnits()
   const sizes = (text: string) => readSizes(text, units)
   return (
-    <div className="grid gap-2 sm:grid-cols-3">
+    <div className="grid gap-2 @narrow:grid-cols-3">
       <DetachedField
         label={from}
         placeholder="90, 125, 160"
