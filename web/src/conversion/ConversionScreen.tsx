@@ -128,7 +128,7 @@ function OpenConversion() {
       <div className="flex min-h-screen flex-col lg:h-screen lg:overflow-hidden">
         <a
           href="#surface"
-          className="skip sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:px-3 focus:py-2 focus:font-semibold"
+          className="skip absolute top-0 left-0 z-50 flex min-h-11 -translate-y-full items-center bg-card px-3 font-semibold text-blue underline underline-offset-4 focus:translate-y-0"
         >
           Skip to the stage
         </a>
