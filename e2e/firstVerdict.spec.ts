@@ -59,7 +59,11 @@ test('from an empty shop to a first verdict, a remedy, undo, export, and the sam
   // The verdict: star on a delta drive, with its numbers and what mends it.
   const star = finding(page, /Links are in star/)
   await expect(star).toContainText(/Flux 57\.5\s%, pull-out 33\.1\s%/)
-  await star.getByRole('button', { name: 'Move links to delta' }).click()
+  // Nobody has moved anything yet: it is planned, and the verdict stays until somebody looked.
+  await star.getByRole('button', { name: 'Plan it: Move links to delta' }).click()
+  await expect(star).toContainText('Planned: Move links to delta')
+  await star.getByRole('button', { name: 'I have checked it: Links as they are' }).click()
+  await page.locator('[data-path="motor.connection"]').getByText('Delta', { exact: true }).click()
   await expect(star).toBeHidden()
   await expect(chain(page, 'Motor')).toContainText('Delta, 4-pole, 6 A')
   await page.getByRole('button', { name: /^Undo/ }).first().click()

@@ -37,15 +37,16 @@ test('keys open stages, walk findings, open workings, and none fires while typin
 test('undo and redo by the platform’s keys', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
   const star = finding(page, /Links are in star/)
-  await star.getByRole('button', { name: 'Move links to delta' }).click()
-  await expect(star).toBeHidden()
+  const planned = star.getByText('Planned: Move links to delta')
+  await star.getByRole('button', { name: 'Plan it: Move links to delta' }).click()
+  await expect(planned).toBeVisible()
   await page.keyboard.press('Control+z')
-  await expect(star).toBeVisible()
+  await expect(planned).toBeHidden()
   await page.keyboard.press('Control+y')
-  await expect(star).toBeHidden()
+  await expect(planned).toBeVisible()
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+Shift+z')
-  await expect(star).toBeHidden()
+  await expect(planned).toBeVisible()
 })
 
 test('the palette goes to stages, fields and remedies', async ({ page, shop }) => {

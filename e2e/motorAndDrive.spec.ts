@@ -67,10 +67,20 @@ test('the circuit: breaker, conductor and loss; a light cable is a stop', async 
   await expect(finding(page, 'The cable is too light')).toBeHidden()
 })
 
-test('stopping: too short a ramp trips, and one press sets one that does not', async ({ page, shop }) => {
+test('stopping: too short a ramp trips; a longer one goes on the card, and the drive holds the old one until it is read', async ({
+  page,
+  shop,
+}) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'drive')
   const trips = finding(page, /would trip the drive/)
   await expect(trips).toContainText('250 mm four-jaw chuck')
-  await trips.getByRole('button', { name: /^Set deceleration/ }).click()
+  await trips.getByRole('button', { name: /^Plan it: Set deceleration/ }).click()
+  await expect(trips).toContainText(/Planned: Set deceleration to \d+/)
+  await trips.getByRole('button', { name: /^I have checked it: / }).click()
+  await expect(page.getByRole('heading', { name: 'Settings', level: 1 })).toBeVisible()
+  const read = page.locator('[data-path="settings.inDrive.decelerationS"]')
+  await expect(read).toBeFocused()
+  await read.fill('60 s')
+  await read.press('Enter')
   await expect(trips).toBeHidden()
 })

@@ -52,6 +52,12 @@ test('cards: the expected reading, a surface speed, and the chart as CSV', async
   await page.getByRole('button', { name: 'CSV' }).click()
   const csv = readFileSync(await (await download).path(), 'utf8')
   expect(csv).toContain('A (rpm),A (m/min)')
+  await page.evaluate(() => {
+    window.print = () => document.documentElement.classList.add(...document.body.classList)
+  })
+  await page.getByRole('button', { name: 'Print them' }).click()
+  await expect(page.locator('html.cards-only')).toBeAttached()
+  await page.evaluate(() => document.body.classList.add('cards-only'))
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('heading', { name: 'Cards for the machine' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Speeds', level: 1 })).toBeHidden()

@@ -52,7 +52,7 @@ test('remedies are those that were tried, also after a change', async () => {
   show(<Findings stage="motor" />, lathe(set('motor.connection', 'delta')))
   act(() => void store.dispatch(changed({ label: 'Links', patch: [set('motor.connection', 'star')] })))
   await waitFor(() =>
-    expect(screen.getAllByRole('button', { name: 'Move links to delta', hidden: false })[0]).toHaveProperty(
+    expect(screen.getAllByRole('button', { name: 'Plan it: Move links to delta', hidden: false })[0]).toHaveProperty(
       'disabled',
       false,
     ),

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { emptyPlan, evaluate, messageText, set, stageIds, stages, type Plan } from '@zesty/core'
+import { claimOf, emptyPlan, evaluate, messageText, set, stageIds, stages, type Plan } from '@zesty/core'
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { ConflictDialog } from '../src/conversion/ConflictDialog'
 import { Palette } from '../src/conversion/Palette'
@@ -123,13 +123,16 @@ describe('the palette', () => {
     shown(starred)
     const { findings } = evaluate(starred)
     expect(findings.length).toBeGreaterThan(0)
-    const said = findings.flatMap((f) => [f.title, ...f.remedies.map((r) => r.label)]).map((m) => plain(messageText(m)))
+    const said = findings.flatMap((f) => [
+      plain(messageText(f.title)),
+      ...f.remedies.map((r) => `${claimOf(r.patch) ? 'Plan it: ' : ''}${plain(messageText(r.label))}`),
+    ])
     expect(options()).toEqual(expect.arrayContaining(said))
   })
   test('finds by a few letters, and says so where there is nothing', () => {
     shown(starred)
     type('mov links')
-    expect(options()[0]).toBe('Move links to delta')
+    expect(options()[0]).toBe('Plan it: Move links to delta')
     type('zzzz')
     expect(screen.queryAllByRole('option')).toEqual([])
     expect(screen.getByText('Nothing goes by that name.')).toBeTruthy()
@@ -139,8 +142,8 @@ describe('the palette', () => {
     type('mov links')
     fireEvent.click(screen.getAllByRole('option')[0] ?? document.body)
     expect(closed()).toBe(1)
-    await waitFor(() => expect(open().plan.motor.connection).toBe('delta'))
-    expect(open().undo.map((step) => plain(step.label))).toEqual(['Move links to delta'])
+    await waitFor(() => expect(open().plan.planned).toHaveLength(1))
+    expect(open().undo.map((step) => plain(step.label))).toEqual(['Plan it: Move links to delta'])
   })
   test('leads to what is not known yet', () => {
     shown(emptyPlan('Lathe'))

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { applyPatch, emptyPlan, set, type Plan } from '@zesty/core'
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { Chain } from '../src/conversion/Chain'
 import { Findings } from '../src/conversion/Findings'
 import { FirstVerdict } from '../src/conversion/FirstVerdict'
@@ -9,7 +9,9 @@ import { FigureValue } from '../src/parts/FigureValue'
 import { PairField, QuantityField } from '../src/parts/QuantityField'
 import { PlateReader } from '../src/stages/motor/PlateReader'
 import { TerminalBox } from '../src/stages/motor/TerminalBox'
-import { keeps, open, server, show, type } from './page'
+import { changed, undone } from '../src/state/planSlice'
+import { store } from '../src/state/store'
+import { keeps, lathe, open, server, show, type } from './page'
 
 beforeEach(() => void server(keeps))
 afterEach(cleanup)
@@ -106,14 +108,28 @@ describe('a figure', () => {
 })
 
 describe('findings', () => {
-  test('a remedy mends in one press', () => {
+  test('a decision mends in one press', () => {
+    show(<Findings stage="route" />, lathe(set('route.chosen', 'converter-starters')))
+    fireEvent.click(screen.getByRole('button', { name: 'A drive on each machine instead' }))
+    expect(open().plan.route.chosen).toBe('drive-each')
+    expect(open().plan.planned).toBeUndefined()
+    expect(open().undo.map((s) => s.label)).toEqual(['A drive on each machine instead'])
+  })
+  test('work is planned by one press and claimed by none; who looks settles it, and undo brings it back', () => {
     show(<Findings stage="motor" />, starOn230)
     const star = screen.getByRole('article', { name: '' })
     expect(star.textContent).toMatch(/Links are in star: torque is lost/)
-    fireEvent.click(within(star).getByRole('button', { name: 'Move links to delta' }))
-    expect(open().plan.motor.connection).toBe('delta')
+    fireEvent.click(within(star).getByRole('button', { name: 'Plan it: Move links to delta' }))
+    expect(open().plan.motor.connection).toBe('star')
+    expect(open().plan.planned).toEqual([{ label: 'Move links to delta', path: 'motor.connection' }])
+    expect(screen.getByText('Planned: Move links to delta')).toBeTruthy()
+    expect(screen.getByText(/Links are in star/)).toBeTruthy()
+    // What was seen in the box, typed.
+    act(() => void store.dispatch(changed({ label: 'Links', patch: [set('motor.connection', 'delta')] })))
+    expect(open().plan.planned).toEqual([])
     expect(screen.queryByText(/Links are in star/)).toBeNull()
-    expect(open().undo.map((s) => s.label)).toEqual(['Move links to delta'])
+    act(() => void store.dispatch(undone()))
+    expect(open().plan.planned).toHaveLength(1)
   })
   test('can be kept to this stage', () => {
     show(<Findings stage="speeds" />, starOn230)

@@ -1,5 +1,5 @@
 import type { Finding, FindingId, JudgedLine } from '../findings/finding'
-import { fieldAt, type Plan, type PlanPath } from '../plan'
+import { fieldAt, plannedWork, type Plan, type PlanPath } from '../plan'
 import { listed } from '../quantities'
 import type { Milestone } from '../stages/milestones'
 import { stageIds, stages, type StageId } from '../stages/stages'
@@ -60,8 +60,21 @@ export function agenda(
     ),
     ...of('stop'),
     ...of('watch'),
-    { kind: 'do', ...beyond[comesNext] },
+    doing(plan, comesNext),
   ]
+}
+
+/** Planned work goes before what comes next anyway. */
+function doing(plan: Plan, comesNext: Milestone): NextStep {
+  const { stage, text } = beyond[comesNext]
+  const [first, ...others] = plannedWork(plan)
+  if (!first) return { kind: 'do', stage, text }
+  const more = others.length === 0 ? '' : `, and ${others.length} more that is planned`
+  return {
+    kind: 'do',
+    stage: 'settings',
+    text: `Do what is planned, then look and type what you see: ${first.label}${more}`,
+  }
 }
 
 const lookAt = { stop: 'Look at what stops it', watch: 'Look at what to watch' }

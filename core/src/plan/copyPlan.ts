@@ -17,6 +17,7 @@ export const copyPlan = (plan: Plan): Plan =>
     set('settings.inDrive', {}),
     set('settings.state', undefined),
     set('checks', {}),
+    set('planned', undefined),
     set('survey.comesNext', undefined),
     set('survey.coastS', undefined),
     set('survey.coastFromRpm', undefined),

@@ -6,6 +6,7 @@ import { controlsSchema } from './controls'
 import { driveSchema } from './drivePlate'
 import { motorSchema, oldMotorSchema, type MotorPlate } from './motorPlate'
 import { installationSchema } from './installation'
+import { MOST_PLANNED, plannedSchema } from './plannedSchema'
 import { routeSchema } from './route'
 import { settingsSchema } from './settingFields'
 import { supplySchema } from './supply'
@@ -43,6 +44,7 @@ export const planSchema = z.strictObject({
   controls: on('settings', controlsSchema),
   settings: on('settings', settingsSchema),
   overrides: on('drive', overridesSchema),
+  planned: on('settings', z.array(plannedSchema).max(MOST_PLANNED).optional().meta({ label: 'Planned work' })),
 })
 
 type Parsed = z.output<typeof planSchema>

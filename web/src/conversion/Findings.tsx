@@ -1,7 +1,6 @@
 import {
   fieldAt,
   MAINS_WORK,
-  messageText,
   milestones,
   tally,
   tallyWords,
@@ -11,17 +10,14 @@ import {
   type StageId,
 } from '@zesty/core'
 import { useState } from 'react'
-import { notice } from '../state/notice'
 import { useAppDispatch } from '../state/store'
 import { FigureValue } from '../parts/FigureValue'
 import { Mark } from '../parts/Mark'
 import { goToField } from '../state/goToField'
 import { Text } from '../parts/Text'
 import { useEvaluation } from '../state/evaluation'
-import { useChange } from '../state/openPlan'
-import { useUnits } from '../state/units'
 import { useOffers } from '../state/offers'
-import { undone } from '../state/planSlice'
+import { RemedyButtons } from './RemedyButtons'
 import { overlayChanged } from '../state/screenSlice'
 
 const sentence = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`
@@ -105,9 +101,6 @@ interface CardProps {
 
 function FindingCard({ stage: openStage, finding, effects, remedies, tried }: CardProps) {
   const { id, severity, title, says, why, figures, path, due, by } = finding
-  const change = useChange()
-  const dispatch = useAppDispatch()
-  const units = useUnits()
   const evaluation = useEvaluation()
   const known = figures.filter((f) => evaluation.figures[f] !== undefined)
   return (
@@ -128,29 +121,15 @@ function FindingCard({ stage: openStage, finding, effects, remedies, tried }: Ca
       </p>
       <p className="mt-1 text-[15px] leading-[1.32] text-ink-2">{why}</p>
       {remedies.length > 0 && (
-        <div className="mt-2 flex flex-wrap gap-1.5">
-          {remedies.map((remedy, i) => {
-            const label = messageText(remedy.label, units)
-            return (
-              <button
-                key={label}
-                type="button"
-                disabled={!tried}
-                className={`btn disabled:opacity-100 ${i === 0 ? 'btn-main' : ''}`}
-                onClick={() => {
-                  change(label, remedy.patch)
-                  const [first] = remedy.patch
-                  // Where it can be seen, what changed is shown; the card that was pressed is gone.
-                  if (first && fieldAt(first.path).stage === openStage) goToField(first.path)
-                  else document.getElementById('findings')?.focus({ preventScroll: true })
-                  notice(label, { label: 'Undo', onClick: () => void dispatch(undone()) })
-                }}
-              >
-                {label}
-              </button>
-            )
-          })}
-        </div>
+        <RemedyButtons
+          remedies={remedies}
+          tried={tried}
+          onTaken={({ patch: [first] }) => {
+            // Where it can be seen, what changed is shown; the card that was pressed is gone.
+            if (first && fieldAt(first.path).stage === openStage) goToField(first.path)
+            else document.getElementById('findings')?.focus({ preventScroll: true })
+          }}
+        />
       )}
       {remedies.some((r) => r.mains) && <p className="mt-1 text-[14px] text-ink-2">{sentence(MAINS_WORK)}</p>}
       {effects.length > 0 && (

@@ -1,4 +1,4 @@
-import { messageText, stageIds, stages } from '@zesty/core'
+import { claimOf, messageText, planWork, stageIds, stages } from '@zesty/core'
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { api } from '../state/api'
@@ -10,7 +10,7 @@ import { goToField, openStage } from '../state/goToField'
 import { printStage } from '../state/printing'
 import { focusFinding, focusNextFinding } from './focusFinding'
 import { useEvaluation } from '../state/evaluation'
-import { useChange, useConversionId, useShopId } from '../state/openPlan'
+import { useChange, useConversionId, usePlan, useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
 import { useOffers } from '../state/offers'
 import { redone, undone } from '../state/planSlice'
@@ -25,6 +25,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const change = useChange()
+  const plan = usePlan()
   const units = useUnits()
   const id = useConversionId()
   const shopId = useShopId()
@@ -66,17 +67,21 @@ export function Palette({ onClose }: { onClose: () => void }) {
               >
                 {messageText(f.title, units)}
               </Command.Item>,
-              ...offers.of(f.id).map((r) => (
-                <Command.Item
-                  key={`${f.id} ${messageText(r.label)}`}
-                  disabled={!offers.tried}
-                  className={`${item} pl-8 text-blue`}
-                  value={`remedy ${f.id} ${messageText(r.label, units)}`}
-                  onSelect={run(() => change(messageText(r.label, units), r.patch))}
-                >
-                  {messageText(r.label, units)}
-                </Command.Item>
-              )),
+              ...offers.of(f.id).map((r) => {
+                const label = messageText(r.label, units)
+                const words = claimOf(r.patch) === undefined ? label : `Plan it: ${label}`
+                return (
+                  <Command.Item
+                    key={`${f.id} ${label}`}
+                    disabled={!offers.tried}
+                    className={`${item} pl-8 text-blue`}
+                    value={`remedy ${f.id} ${words}`}
+                    onSelect={run(() => change(words, planWork(plan, label, r.patch)))}
+                  >
+                    {words}
+                  </Command.Item>
+                )
+              }),
             ])}
           </Command.Group>
         )}

@@ -2,6 +2,7 @@ import {
   applyPatch,
   inversePatch,
   valueAt,
+  withPlannedDone,
   type Change,
   type Patch,
   type Evaluation,
@@ -109,8 +110,10 @@ const planSlice = createSlice({
       return { open }
     },
     closed: () => ({ open: undefined }),
-    changed: ({ open }, { payload: { label, patch } }: PayloadAction<{ label: string; patch: Patch }>) => {
+    changed: ({ open }, { payload }: PayloadAction<{ label: string; patch: Patch }>) => {
       if (!open) return
+      const { label } = payload
+      const patch = withPlannedDone(open.plan, payload.patch)
       const inverse = inversePatch(open.plan, patch)
       const next = applyPatch(open.plan, patch)
       if (JSON.stringify(next) === JSON.stringify(open.plan)) return
