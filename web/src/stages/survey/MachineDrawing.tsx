@@ -1,4 +1,13 @@
-import { machineKinds, printQuantity, messageText, spindleNoses, type Plan, type PlanPath } from '@zesty/core'
+import {
+  isBareMotor,
+  machineKinds,
+  printQuantity,
+  messageText,
+  spindleNoses,
+  type Plan,
+  type PlanPath,
+} from '@zesty/core'
+import { machineStrokes, spindleAt } from '../../drawings/machineStrokes'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
@@ -47,7 +56,7 @@ function parts(plan: Plan, units: 'metric' | 'imperial', ratio: string): Part[] 
   ]
 }
 
-/** The machine seen from the headstock end: wall, motor, belt and spindle, the pulleys true to each other. */
+/** Wall, drive, motor, belt and the machine of the kind that was chosen, the pulleys true to each other. */
 export function MachineDrawing() {
   const plan = usePlan()
   const units = useUnits()
@@ -61,6 +70,7 @@ export function MachineDrawing() {
   const belts = chain.find((l) => l.id === 'belts')
   const headline = belts ? messageText(belts.headline, units) : ''
   const unknown = belt === undefined
+  const bare = isBareMotor(plan)
   const [motorX, spindleX, axisY] = [336, 478, 66]
   return (
     <div className="overflow-x-auto rounded-lg border border-rule bg-card">
@@ -90,49 +100,107 @@ export function MachineDrawing() {
           <path d="M234 46v40M246 46v40M258 46v40M270 46v40M282 46v40" strokeWidth="1.3" stroke="var(--ink-2)" />
           <rect x="242" y="24" width="40" height="17" rx="3" fill="var(--card)" />
           <path d="M226 92v10h22v-10M276 92v10h22v-10M304 66h32" />
-          {/* Belt over two pulleys, edge on to the reader */}
-          <path
-            d={`M${motorX} ${axisY - driver}L${spindleX} ${axisY - driven}M${motorX} ${axisY + driver}L${spindleX} ${axisY + driven}`}
-            stroke="var(--blue)"
-            strokeWidth="3"
-            strokeDasharray={unknown ? '6 5' : undefined}
-          />
-          <circle cx={motorX} cy={axisY} r={driver} fill="var(--card)" strokeDasharray={unknown ? '5 4' : undefined} />
-          <circle
-            cx={spindleX}
-            cy={axisY}
-            r={driven}
-            fill="var(--card)"
-            strokeDasharray={unknown ? '5 4' : undefined}
-          />
-          <circle cx={motorX} cy={axisY} r="4" fill="currentColor" />
-          <circle cx={spindleX} cy={axisY} r="4" fill="currentColor" />
-          {/* Headstock, spindle and what it carries */}
-          <path d={`M${spindleX} ${axisY}h64`} strokeWidth="3" />
-          <path d="M542 30h62v84h-62z" fill="var(--paper)" />
-          <path d="M604 52h18v28h-18" />
-          <path
-            d="M622 36h26v60h-26zM648 46h10v12h-10M648 74h10v12h-10"
-            fill={plan.survey.holders.length > 0 ? 'var(--paper)' : 'none'}
-            strokeDasharray={plan.survey.holders.length > 0 ? undefined : '4 4'}
-          />
-          <path d="M528 114h180" />
+          {!bare && (
+            <>
+              <path
+                d={`M${motorX} ${axisY - driver}L${spindleX} ${axisY - driven}M${motorX} ${axisY + driver}L${spindleX} ${axisY + driven}`}
+                stroke="var(--blue)"
+                strokeWidth="3"
+                strokeDasharray={unknown ? '6 5' : undefined}
+              />
+              <circle
+                cx={motorX}
+                cy={axisY}
+                r={driver}
+                fill="var(--card)"
+                strokeDasharray={unknown ? '5 4' : undefined}
+              />
+              <circle
+                cx={spindleX}
+                cy={axisY}
+                r={driven}
+                fill="var(--card)"
+                strokeDasharray={unknown ? '5 4' : undefined}
+              />
+              <circle cx={motorX} cy={axisY} r="4" fill="currentColor" />
+              <circle cx={spindleX} cy={axisY} r="4" fill="currentColor" />
+            </>
+          )}
+          <MachineThere plan={plan} joined={!bare} />
         </svg>
-        {parts(plan, units, headline).map((p) => (
-          <button
-            key={p.label}
-            type="button"
-            style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }}
-            className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight"
-            onClick={() => goToField(p.path)}
-          >
-            <span className="label block truncate">{p.label}</span>
-            <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">
-              {p.value}
-            </span>
-          </button>
-        ))}
+        {parts(plan, units, headline)
+          .filter(
+            (p) =>
+              !(
+                bare &&
+                (p.path === 'survey.positions' ||
+                  p.path.startsWith('survey.holders') ||
+                  p.path === 'survey.spindleNose')
+              ),
+          )
+          .map((p) => (
+            <button
+              key={p.label}
+              type="button"
+              style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }}
+              className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight"
+              onClick={() => goToField(p.path)}
+            >
+              <span className="label block truncate">{p.label}</span>
+              <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">
+                {p.value}
+              </span>
+            </button>
+          ))}
       </div>
     </div>
+  )
+}
+
+/** How much larger than on a ticket the machine is drawn, and where. */
+const SCALE = 1.75
+const [LEFT, TOP] = [540, 22]
+
+/** The machine as one stands at it, which way its spindle turns, and who stands there. */
+function MachineThere({ plan: { survey }, joined }: { plan: Plan; joined: boolean }) {
+  const kind = survey.machineKind ?? 'other'
+  const turns = spindleAt[kind]
+  // A motor on the bench is drawn already: its own shaft turns.
+  const at = joined ? turns && [LEFT + SCALE * turns[0], TOP + SCALE * turns[1]] : [340, 66]
+  const [x = 0, y = 0] = at ?? []
+  const clockwise = survey.forward === 'clockwise'
+  return (
+    <>
+      {joined && <path d="M478 66h62" strokeWidth="3" strokeDasharray={at ? undefined : '5 4'} />}
+      {joined && (
+        <g
+          transform={`translate(${LEFT} ${TOP}) scale(${SCALE})`}
+          strokeWidth={1.3}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        >
+          <path d={machineStrokes[kind]} />
+        </g>
+      )}
+      {at && survey.forward !== undefined && (
+        <path
+          data-turns={survey.forward}
+          d={
+            clockwise
+              ? `M${x - 19} ${y + 3}a19 19 0 1 1 22 16m4 -7l-4 7l8 2`
+              : `M${x + 19} ${y + 3}a19 19 0 1 0 -22 16m-4 -7l4 7l-8 2`
+          }
+          stroke="var(--blue)"
+          strokeWidth="2.5"
+        />
+      )}
+      {/* Whoever runs it, facing it. */}
+      <g stroke="var(--ink-2)" data-stands="" transform={joined ? undefined : 'translate(-270 0)'}>
+        <circle cx="700" cy="48" r="8" fill="var(--paper)" />
+        <path d="M700 56v34M700 64l-14 12M700 64l10 16M700 90l-8 24M700 90l8 24" />
+        <path d="M690 50L676 52" strokeDasharray="3 3" strokeWidth="1.4" />
+      </g>
+      {joined && <path d="M528 118h186" strokeWidth="1.3" />}
+    </>
   )
 }
