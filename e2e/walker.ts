@@ -83,10 +83,10 @@ export class Walker {
     return this.actions
   }
 
-  /** Until nothing that is due is asked; what then stands first is a finding or work to be done. */
+  /** Until nothing that is due is asked; what then stands first is something to watch or work to be done. */
   async toNothingAsked(): Promise<number> {
-    for (let turn = 0; turn < PATIENCE && (await this.kind()) === 'ask'; turn += 1) await this.turn()
-    expect(await this.kind(), this.log.join('\n')).not.toBe('ask')
+    for (let turn = 0; turn < PATIENCE && /ask|stop/.test((await this.kind()) ?? ''); turn += 1) await this.turn()
+    expect(await this.kind(), this.log.join('\n')).toMatch(/watch|do/)
     return this.actions
   }
 
@@ -94,7 +94,10 @@ export class Walker {
   private async turn(): Promise<void> {
     const asks = ((await this.next.getAttribute('data-asks')) ?? '').split(' ')
     this.count(`Next: ${(await this.next.textContent()) ?? ''}`)
+    const isStop = (await this.kind()) === 'stop'
     await this.next.click()
+    // It is looked at, and passed by: what it wants is asked anyway, or somebody must do it.
+    if (isStop) return
     // The caret stands in a field that was asked for.
     const at = () =>
       this.page.evaluate(() => document.activeElement?.closest<HTMLElement>('[data-path]')?.dataset['path'] ?? '')

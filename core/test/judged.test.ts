@@ -64,7 +64,7 @@ function without(plan: Plan, path: string): Plan | undefined {
   Reflect.deleteProperty(holder as object, last)
   return last !== 'kind' || readPlan(copy).ok ? copy : undefined
 }
-const needed = new Set(['id', 'name', 'schemaVersion'])
+const needed = new Set(['id', 'name', 'schemaVersion', 'label', 'path'])
 
 /** Absence says something: that there is no such thing, or that what the card proposes counts. */
 const saysByAbsence = [

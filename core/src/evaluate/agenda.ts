@@ -33,8 +33,8 @@ const beyond: Readonly<Record<Milestone, { stage: StageId; text: string }>> = {
 }
 
 /**
- * What to do, in the order of the work: the first verdict; then what is asked now, stage by stage, a cause before what
- * follows from it; then stops, then watches; then the work away from the screen. Whoever passes one by goes on to the
+ * What to do, what matters most first: the first verdict; then what stops it, a cause and not what follows from it; then
+ * what is asked now, stage by stage; then watches; then the work away from the screen. Whoever passes one by goes on to the
  * next, and the last is always something to do.
  */
 export function agenda(
@@ -54,11 +54,11 @@ export function agenda(
   const early = new Set(begun.flatMap((step) => step.paths))
   return [
     ...begun.map(({ stage, text, paths }): NextStep => ({ kind: 'ask', stage, text, paths })),
+    ...of('stop'),
     ...asks(
       plan,
       dueFields(plan, missing, judged).filter((path) => !early.has(path)),
     ),
-    ...of('stop'),
     ...of('watch'),
     doing(plan, comesNext),
   ]

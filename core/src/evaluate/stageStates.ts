@@ -38,7 +38,11 @@ export function asked(plan: Plan, path: PlanPath): boolean {
   // What this kind of motor does not have is no question.
   if (!isThere(plan, path)) return false
   if (path === 'motor.connection')
-    return connectionOf(plan) === undefined && (motor.highVoltageV !== undefined || motor.leads !== undefined)
+    // As long as the volts are not told it may leave a choice, and is asked with the rest of the plate.
+    return (
+      connectionOf(plan) === undefined &&
+      (motor.highVoltageV !== undefined || motor.leads !== undefined || motor.lowVoltageV === undefined)
+    )
   // One voltage, and no more leads than it takes: nothing hangs on their number.
   if (path === 'motor.leads') return motor.highVoltageV !== undefined || motor.lowVoltageV === undefined
   // Whose drive is typed has chosen the way to go.
