@@ -14,7 +14,8 @@ export function RouteCard({ stage }: { stage: StageId }) {
   useEffect(() => {
     const here = list.current?.querySelector<HTMLElement>('[aria-current]')
     // By hand: to scroll it into view would make the first Tab begin there.
-    if (here) list.current?.scrollTo({ left: here.offsetLeft - list.current.offsetLeft - here.offsetWidth / 2 })
+    const strip = list.current
+    if (strip && here) strip.scrollLeft = here.offsetLeft - strip.offsetLeft - here.offsetWidth / 2
   }, [stage])
   const urgent = findings.filter((f) => f.severity !== 'note').length
   return (

@@ -3,16 +3,16 @@ import { useEffect, useRef } from 'react'
 import { isJumping } from '../state/goToField'
 
 /** From this width on the stage scrolls by itself, beside card and findings; below, the page does. */
-const BESIDE = '(min-width: 1024px)'
+const BESIDE_PX = 1024
 /** A stage that is fetched when it is first opened grows for a while, ms after it was opened. */
 const TRIES = [0, 60, 200, 500]
 
 const surface = () => document.getElementById('surface')
-const isBeside = () => window.matchMedia(BESIDE).matches
+const isBeside = () => window.innerWidth >= BESIDE_PX
 const position = () => (isBeside() ? (surface()?.scrollTop ?? 0) : window.scrollY)
 const scrollTo = (top: number) => {
-  if (isBeside()) surface()?.scrollTo({ top })
-  else window.scrollTo({ top })
+  const scroller = isBeside() ? surface() : document.documentElement
+  if (scroller) scroller.scrollTop = top
 }
 
 /** Each stage opens at its top, and where it was left when it is come back to. A jump to a field goes before. */
