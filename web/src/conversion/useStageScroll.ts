@@ -22,7 +22,8 @@ export function useStageScroll(stage: StageId): void {
     const at = left.current
     const wanted = at[stage] ?? 0
     let settled = false
-    const tries = TRIES.map((ms) =>
+    // The top is there at once; only a place further down may have to wait for what stands above it.
+    const tries = (wanted === 0 ? TRIES.slice(0, 1) : TRIES).map((ms) =>
       setTimeout(() => {
         if (!settled && !isJumping() && Math.abs(position() - wanted) > 1) scrollTo(wanted)
       }, ms),
