@@ -18,6 +18,21 @@ const job =
   async (w: Walker): Promise<void> =>
     w.fill('A job in one line', text)
 
+const oneBelt =
+  (driving: string, driven: string) =>
+  async (w: Walker): Promise<void> => {
+    await w.press('Add the first belt position')
+    await w.fill('Driving', driving)
+    await w.fill('Driven', driven)
+  }
+const spinning =
+  (diameter: string, width: string) =>
+  async (w: Walker): Promise<void> => {
+    await w.press('Add a chuck, wheel or cutter')
+    await w.fill('Diameter', diameter)
+    await w.fill('Width', width)
+  }
+
 /** What is the same in most small shops. */
 const cable: Known = {
   'supply.isolatorInReach': 'Yes',
@@ -50,22 +65,14 @@ const walks: { name: string; known: Known }[] = [
       'survey.machineKind': 'Lathe',
       'supply.voltageV': '230 V live and neutral, 50 Hz, 16 A',
       'supply.cableMm2': '2.5 mm2',
-      'survey.positions': async (w) => {
-        await w.press('Add the first belt position')
-        await w.fill('Driving', '90 mm')
-        await w.fill('Driven', '224 mm')
-      },
+      'survey.positions': oneBelt('90 mm', '224 mm'),
       'motor.kind': plate('3~ MOTOR 1.5 kW 1420 r/min 50 Hz\n230/400 V D/Y 6.0/3.5 A\ncos phi 0.80 IP55 90L'),
       'motor.connection': 'Delta',
       'motor.leads': '6 leads',
       'drive.input': fromLibrary('Heron 15, wall-box drive'),
       'survey.spindleNose': 'Cam-lock',
       'survey.jobs': job('turn 25 mm steel 0.2 mm feed 1 mm deep'),
-      'survey.holders': async (w) => {
-        await w.press('Add a chuck, wheel or cutter')
-        await w.fill('Diameter', '160 mm')
-        await w.fill('Width', '70 mm')
-      },
+      'survey.holders': spinning('160 mm', '70 mm'),
     },
   },
   {
@@ -77,11 +84,7 @@ const walks: { name: string; known: Known }[] = [
       'supply.voltageV': '120 V, one hot, 60 Hz, 20 A',
       'supply.cableMm2': '12 AWG',
       'supply.cableM': '30 ft',
-      'survey.positions': async (w) => {
-        await w.press('Add the first belt position')
-        await w.fill('Driving', '3"')
-        await w.fill('Driven', '5 1/2 in')
-      },
+      'survey.positions': oneBelt('3"', '5 1/2 in'),
       'motor.kind': plate('1 HP 1725 RPM 60 CY 3 PH\n208-230/460 V 3.4-3.2/1.6 A\nFR 56C SF 1.15'),
       'motor.leads': '9 leads, star-wound',
       'motor.connection': 'Low voltage (parallel)',
@@ -90,11 +93,7 @@ const walks: { name: string; known: Known }[] = [
       'survey.noseSeat': 'On a register and face, clean',
       'survey.noseThreadMm': '1 1/2 in',
       'survey.jobs': job('turn 1 inch steel 0.008 inch feed 0.04 inch deep'),
-      'survey.holders': async (w) => {
-        await w.press('Add a chuck, wheel or cutter')
-        await w.fill('Diameter', '6 in')
-        await w.fill('Width', '2 1/2 in')
-      },
+      'survey.holders': spinning('6 in', '2 1/2 in'),
     },
   },
   {
@@ -117,11 +116,7 @@ const walks: { name: string; known: Known }[] = [
       'drive.input': fromLibrary('Avocet 22, 400 V drive'),
       'survey.spindleNose': 'Collet',
       'survey.jobs': job('drill 16 mm mild steel'),
-      'survey.holders': async (w) => {
-        await w.press('Add a chuck, wheel or cutter')
-        await w.fill('Diameter', '63 mm')
-        await w.fill('Width', '40 mm')
-      },
+      'survey.holders': spinning('63 mm', '40 mm'),
     },
   },
   {
@@ -140,11 +135,7 @@ const walks: { name: string; known: Known }[] = [
       'drive.input': fromLibrary('Heron 22, wall-box drive'),
       'survey.spindleNose': 'Collet',
       'survey.jobs': job('rout 6 mm plywood 18000 rpm'),
-      'survey.holders': async (w) => {
-        await w.press('Add a chuck, wheel or cutter')
-        await w.fill('Diameter', '20 mm')
-        await w.fill('Width', '40 mm')
-      },
+      'survey.holders': spinning('20 mm', '40 mm'),
       'motor.cooling': 'Liquid, or no fan',
     },
   },
@@ -168,11 +159,7 @@ const walks: { name: string; known: Known }[] = [
       'drive.input': fromLibrary('Heron 7, wall-box drive'),
       'survey.spindleNose': 'Plain taper',
       'survey.jobs': job('drill 1/2 in mild steel'),
-      'survey.holders': async (w) => {
-        await w.press('Add a chuck, wheel or cutter')
-        await w.fill('Diameter', '2 1/2 in')
-        await w.fill('Width', '3 in')
-      },
+      'survey.holders': spinning('2 1/2 in', '3 in'),
     },
   },
 ]

@@ -45,7 +45,7 @@ export function agenda(
   findings: readonly Finding[],
   comesNext: Milestone,
 ): NextStep[] {
-  const due = [...findings].filter((f) => f.due && f.follows === undefined)
+  const due = findings.filter((f) => f.due && f.follows === undefined)
   const of = (severity: 'stop' | 'watch') =>
     due
       .filter((f) => f.severity === severity)
@@ -79,9 +79,11 @@ function doing(plan: Plan, comesNext: Milestone): NextStep {
 
 const lookAt = { stop: 'Look at what stops it', watch: 'Look at what to watch' }
 
+/** What some stage cannot do without. */
+const essential: ReadonlySet<string> = new Set(stageIds.flatMap((id) => stages[id].essentials))
+
 /** What each stage cannot do without, and what a judgement waits for that is due now. */
 function dueFields(plan: Plan, missing: readonly Missing[], judged: readonly JudgedLine[]): PlanPath[] {
-  const essential = new Set<string>(stageIds.flatMap((id) => stages[id].essentials))
   const waited = judged.filter((line) => line.due && line.answer === 'cannot-be-judged').flatMap((line) => line.missing)
   const all = new Set([
     ...missing.map((m) => m.path).filter((path) => essential.has(path) && asked(plan, path)),

@@ -1,5 +1,6 @@
-import { useId, useState, type SyntheticEvent } from 'react'
+import { useState, type SyntheticEvent } from 'react'
 import { Brand } from '../parts/Brand'
+import { Labelled } from '../parts/Labelled'
 import { problemText } from '../state/api'
 import { accessApi } from './accessApi'
 
@@ -105,23 +106,21 @@ function Typed({
   type?: 'text' | 'password'
   autoComplete?: string
 }) {
-  const id = useId()
   return (
-    <div className="flex flex-col gap-0.5">
-      <label className="label" htmlFor={id}>
-        {label}
-      </label>
-      <input
-        id={id}
-        type={type}
-        className="field"
-        value={value}
-        maxLength={200}
-        autoComplete={autoComplete}
-        autoCapitalize="none"
-        spellCheck={false}
-        onChange={(e) => onChange(e.target.value)}
-      />
-    </div>
+    <Labelled label={label}>
+      {(id) => (
+        <input
+          id={id}
+          type={type}
+          className="field"
+          value={value}
+          maxLength={200}
+          autoComplete={autoComplete}
+          autoCapitalize="none"
+          spellCheck={false}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      )}
+    </Labelled>
   )
 }

@@ -1,11 +1,12 @@
 import { libraryCsv, readLibraryCsv, type LibraryItem } from '@zesty/core/library'
 import { type Fault } from '@zesty/core/rules'
-import { Download, Upload } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { Download } from 'lucide-react'
+import { useState } from 'react'
 import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
 import { Overlay } from '../parts/Overlay'
 import { saveFile } from '../parts/saveFile'
+import { FileButton } from '../parts/FileButton'
 import { LARGEST_IMPORT } from '../state/importLimit'
 import type { PlateKind } from './plateColumns'
 
@@ -19,7 +20,6 @@ export function CsvButtons({
   kind: PlateKind
   items: readonly LibraryItem[]
 }) {
-  const input = useRef<HTMLInputElement>(null)
   const [takeIn, { isLoading }] = api.useTakeInItemsMutation()
   const [refusal, setRefusal] = useState<{ file: string; faults: Fault[] }>()
   const give = () => saveFile(`${kind}s.csv`, 'text/csv', libraryCsv(kind, items))
@@ -45,21 +45,13 @@ export function CsvButtons({
       <button type="button" className="btn btn-quiet" onClick={give}>
         <Download size={18} aria-hidden="true" /> CSV out
       </button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="CSV file"
         accept="text/csv,.csv"
-        className="hidden"
-        aria-label="CSV file"
-        onChange={(e) => {
-          const [file] = e.target.files ?? []
-          e.target.value = ''
-          if (file) void take(file)
-        }}
+        disabled={isLoading}
+        words={isLoading ? 'Reading' : 'CSV in'}
+        onFile={take}
       />
-      <button type="button" className="btn btn-quiet" disabled={isLoading} onClick={() => input.current?.click()}>
-        <Upload size={18} aria-hidden="true" /> {isLoading ? 'Reading' : 'CSV in'}
-      </button>
       <Overlay
         title="Not taken in"
         says={`${refusal?.file ?? 'The file'} was not taken in, and nothing was changed.`}

@@ -1,11 +1,11 @@
 import { namedPositions } from '@zesty/core'
 import { readReadings, type Reading, type ReadingsRead } from '@zesty/core/measurements'
-import { Upload } from 'lucide-react'
-import { useId, useMemo, useRef, useState } from 'react'
+import { useId, useMemo, useState } from 'react'
+import { FileButton } from '../parts/FileButton'
 import { LARGEST_IMPORT } from '../state/importLimit'
 import { usePlan } from '../state/openPlan'
 import { useUnits } from '../state/units'
-import { settingOf, valueOf, whatOf } from './readingWords'
+import { circumstancesOf, valueOf, whatOf } from './readingWords'
 
 /** Lines of this many readings are shown; the rest is counted. */
 const SHOWN = 12
@@ -22,7 +22,6 @@ export function PasteReadings({
   const positions = useMemo(() => namedPositions(plan), [plan])
   const units = useUnits()
   const id = useId()
-  const file = useRef<HTMLInputElement>(null)
   const [text, setText] = useState('')
   const [tooLarge, setTooLarge] = useState<string>()
   const { readings, notRead } = useMemo(
@@ -68,21 +67,7 @@ export function PasteReadings({
         >
           {readings.length === 1 ? 'Keep 1 reading' : `Keep ${readings.length} readings`}
         </button>
-        <input
-          ref={file}
-          type="file"
-          accept="text/csv,.csv,text/plain,.txt"
-          className="hidden"
-          aria-label="CSV file of readings"
-          onChange={(e) => {
-            const [chosen] = e.target.files ?? []
-            e.target.value = ''
-            if (chosen) void take(chosen)
-          }}
-        />
-        <button type="button" className="btn btn-quiet" onClick={() => file.current?.click()}>
-          <Upload size={18} aria-hidden="true" /> CSV in
-        </button>
+        <FileButton label="CSV file of readings" accept="text/csv,.csv,text/plain,.txt" words="CSV in" onFile={take} />
       </div>
     </div>
   )
@@ -104,11 +89,7 @@ function Understood({
             <li key={i} className="flex flex-wrap gap-x-3 border-b border-rule py-1.5">
               <span className="font-semibold">{whatOf(r)}</span>
               <span>{valueOf(r, units)}</span>
-              <span className="text-ink-2">
-                {[positions.find((p) => p.id === r.positionId)?.name, settingOf(r, units), r.note]
-                  .filter(Boolean)
-                  .join(', ')}
-              </span>
+              <span className="text-ink-2">{circumstancesOf(r, positions, units)}</span>
             </li>
           ))}
         </ul>

@@ -1,8 +1,8 @@
-import type { Dimension } from '@zesty/core'
-import { dimensionKind, namedPositions } from '@zesty/core'
+import { dimensionKind, namedPositions, type Dimension } from '@zesty/core'
 import { leads, measurementKinds, type MeasurementKind, type Reading } from '@zesty/core/measurements'
-import { useId, useRef, useState, type ReactNode } from 'react'
+import { useRef, useState, type ReactNode } from 'react'
 import { AmountField } from '../parts/DetachedField'
+import { Labelled } from '../parts/Labelled'
 import { usePlan } from '../state/openPlan'
 import { useUnits } from '../state/units'
 
@@ -148,33 +148,29 @@ function Choice({
   onChange: (value: string) => void
   children: ReactNode
 }) {
-  const id = useId()
   return (
-    <div className="flex min-w-0 flex-col gap-0.5">
-      <label className="label" htmlFor={id}>
-        {label}
-      </label>
-      <select id={id} className="field" value={value} onChange={(event) => onChange(event.target.value)}>
-        {children}
-      </select>
-    </div>
+    <Labelled label={label}>
+      {(id) => (
+        <select id={id} className="field" value={value} onChange={(event) => onChange(event.target.value)}>
+          {children}
+        </select>
+      )}
+    </Labelled>
   )
 }
 
 function Words({ label, longest, onChange }: { label: string; longest: number; onChange: (text: string) => void }) {
-  const id = useId()
   return (
-    <div className="flex flex-col gap-0.5">
-      <label className="label" htmlFor={id}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field"
-        maxLength={longest}
-        autoComplete="off"
-        onChange={(e) => onChange(e.target.value.trim())}
-      />
-    </div>
+    <Labelled label={label}>
+      {(id) => (
+        <input
+          id={id}
+          className="field"
+          maxLength={longest}
+          autoComplete="off"
+          onChange={(e) => onChange(e.target.value.trim())}
+        />
+      )}
+    </Labelled>
   )
 }

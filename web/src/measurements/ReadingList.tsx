@@ -7,7 +7,7 @@ import { RemoveButton } from '../parts/RemoveButton'
 import { useMeasured, usePlan } from '../state/openPlan'
 import { useUnits } from '../state/units'
 import { oddReadings } from './oddReadings'
-import { settingOf, valueOf, whatOf } from './readingWords'
+import { circumstancesOf, valueOf, whatOf } from './readingWords'
 
 /** Rows that are drawn at first, and more at each press: thousands at once would make a phone wait. */
 const AT_ONCE = 50
@@ -44,9 +44,7 @@ export function ReadingList({
             </span>
             <span className="text-right whitespace-nowrap tabular-nums">{valueOf(r, units)}</span>
             <span className="order-last col-span-full min-w-0 text-[15px] text-ink-2 @wide:order-none @wide:col-span-1">
-              {[positions.find((p) => p.id === r.positionId)?.name, settingOf(r, units), r.note]
-                .filter(Boolean)
-                .join(', ')}
+              {circumstancesOf(r, positions, units)}
             </span>
             <span className="order-last col-span-full min-w-0 text-[15px] text-ink-2 @wide:order-none @wide:col-span-1">
               {[momentOf(r.takenAt), r.by, r.instrument].filter(Boolean).join(', ')}

@@ -11,8 +11,18 @@ export const valueOf = ({ kind, value }: Pick<Reading, 'kind' | 'value'>, units:
 export const whatOf = ({ kind, lead, of }: Pick<Reading, 'kind' | 'lead' | 'of'>): string =>
   [measurementKinds[kind].name, lead && leads[lead].toLowerCase(), of].filter(Boolean).join(', ')
 
+/** Where and how it was read, and what was noted. */
+export const circumstancesOf = (
+  reading: Reading,
+  positions: readonly { id: string; name: string }[],
+  units: UnitSystem,
+): string =>
+  [positions.find((p) => p.id === reading.positionId)?.name, settingOf(reading, units), reading.note]
+    .filter(Boolean)
+    .join(', ')
+
 /** At which setting it was read. */
-export function settingOf({ hz, motorRpm, dial, fromRpm, toRpm }: Reading, units: UnitSystem): string {
+function settingOf({ hz, motorRpm, dial, fromRpm, toRpm }: Reading, units: UnitSystem): string {
   return [
     hz !== undefined && `at ${printQuantity({ value: hz, dimension: 'frequency' }, units)}`,
     motorRpm !== undefined && `motor ${speed(motorRpm, units)}`,

@@ -1,6 +1,7 @@
 import { parseQuantity, printQuantity, type Dimension, type Parsed } from '@zesty/core'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { useUnits } from '../state/units'
+import { Labelled } from './Labelled'
 
 /** A text that is no part of a plan, read as it is typed; what does not read is said here and handed on as nothing. */
 export function DetachedField<T>({
@@ -18,36 +19,36 @@ export function DetachedField<T>({
   read: (text: string) => Parsed<T>
   onRead: (value: T | undefined) => void
 }) {
-  const id = useId()
   const [text, setText] = useState(initial)
   const parsed = text.trim() === '' ? undefined : read(text)
   const message = parsed && !parsed.ok ? parsed.message : undefined
   return (
-    <div className={`flex min-w-0 flex-col gap-0.5 ${className}`}>
-      <label className="label" htmlFor={id}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field"
-        value={text}
-        placeholder={placeholder}
-        autoComplete="off"
-        spellCheck={false}
-        aria-invalid={message !== undefined}
-        aria-describedby={message === undefined ? undefined : `${id}-why`}
-        onChange={(e) => {
-          setText(e.target.value)
-          const typed = e.target.value.trim() === '' ? undefined : read(e.target.value)
-          onRead(typed?.ok ? typed.value : undefined)
-        }}
-      />
-      {message !== undefined && (
-        <p id={`${id}-why`} role="alert" className="text-[14px] leading-tight font-medium text-oxide">
-          {message}
-        </p>
+    <Labelled label={label} className={className}>
+      {(id) => (
+        <>
+          <input
+            id={id}
+            className="field"
+            value={text}
+            placeholder={placeholder}
+            autoComplete="off"
+            spellCheck={false}
+            aria-invalid={message !== undefined}
+            aria-describedby={message === undefined ? undefined : `${id}-why`}
+            onChange={(e) => {
+              setText(e.target.value)
+              const typed = e.target.value.trim() === '' ? undefined : read(e.target.value)
+              onRead(typed?.ok ? typed.value : undefined)
+            }}
+          />
+          {message !== undefined && (
+            <p id={`${id}-why`} role="alert" className="text-[14px] leading-tight font-medium text-oxide">
+              {message}
+            </p>
+          )}
+        </>
       )}
-    </div>
+    </Labelled>
   )
 }
 

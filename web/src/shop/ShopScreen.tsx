@@ -1,6 +1,6 @@
 import type { MachineLine, Shop } from '@zesty/core/http'
-import { BookOpen, Moon, Plus, Smartphone, Trash2, Upload } from 'lucide-react'
-import { lazy, Suspense, useEffect, useRef, useState } from 'react'
+import { BookOpen, Moon, Plus, Smartphone, Trash2 } from 'lucide-react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { UnitsOfShop } from '../state/UnitsOfShop'
 import { api, problemText } from '../state/api'
@@ -13,6 +13,7 @@ import { switchTheme } from '../state/theme'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
 import { Circuits } from './Circuits'
+import { FileButton } from '../parts/FileButton'
 import { LARGEST_IMPORT } from '../state/importLimit'
 import { MachineTicket } from './MachineTicket'
 import { NewMachine } from './NewMachine'
@@ -145,7 +146,6 @@ function UnitsSwitch({ shop }: { shop: Shop }) {
 }
 
 function ImportButton({ shopId }: { shopId: string }) {
-  const input = useRef<HTMLInputElement>(null)
   const navigate = useNavigate()
   const [importMachine, { isLoading }] = api.useImportMachineMutation()
   const [refusal, setRefusal] = useState<string>()
@@ -164,21 +164,13 @@ function ImportButton({ shopId }: { shopId: string }) {
   }
   return (
     <>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Conversion file"
         accept="application/json,.json"
-        className="hidden"
-        aria-label="Conversion file"
-        onChange={(e) => {
-          const [file] = e.target.files ?? []
-          e.target.value = ''
-          if (file) void take(file)
-        }}
+        disabled={isLoading}
+        words={isLoading ? 'Reading' : 'Import a file'}
+        onFile={take}
       />
-      <button type="button" className="btn btn-quiet" disabled={isLoading} onClick={() => input.current?.click()}>
-        <Upload size={18} aria-hidden="true" /> {isLoading ? 'Reading' : 'Import a file'}
-      </button>
       <Overlay title="Not taken in" open={refusal !== undefined} onClose={() => setRefusal(undefined)}>
         <p role="alert">{refusal}</p>
       </Overlay>

@@ -35,10 +35,15 @@ function parts(plan: Plan, units: 'metric' | 'imperial', ratio: string): Part[] 
   const output =
     drive.ratedOutputA === undefined ? 'not known' : printQuantity({ value: drive.ratedOutputA, dimension: 'current' })
   const holder = survey.holders[0]
-  return [
+  const before: Part[] = [
     { x: 8, width: 110, label: 'Wall', value: volts, path: 'supply.voltageV' },
     { x: 122, width: 84, label: 'Drive', value: output, path: 'drive.ratedOutputA' },
     { x: 216, width: 116, label: 'Motor', value: power, path: 'motor.powerW' },
+  ]
+  // A motor on the bench drives nothing.
+  if (isBareMotor(plan)) return before
+  return [
+    ...before,
     { x: 340, width: 150, label: 'Belts', value: ratio, path: 'survey.positions' },
     {
       x: 510,
@@ -108,52 +113,38 @@ export function MachineDrawing() {
                 strokeWidth="3"
                 strokeDasharray={unknown ? '6 5' : undefined}
               />
-              <circle
-                cx={motorX}
-                cy={axisY}
-                r={driver}
-                fill="var(--card)"
-                strokeDasharray={unknown ? '5 4' : undefined}
-              />
-              <circle
-                cx={spindleX}
-                cy={axisY}
-                r={driven}
-                fill="var(--card)"
-                strokeDasharray={unknown ? '5 4' : undefined}
-              />
-              <circle cx={motorX} cy={axisY} r="4" fill="currentColor" />
-              <circle cx={spindleX} cy={axisY} r="4" fill="currentColor" />
+              <Pulley x={motorX} y={axisY} radius={driver} unknown={unknown} />
+              <Pulley x={spindleX} y={axisY} radius={driven} unknown={unknown} />
             </>
           )}
           <MachineThere plan={plan} joined={!bare} />
         </svg>
-        {parts(plan, units, headline)
-          .filter(
-            (p) =>
-              !(
-                bare &&
-                (p.path === 'survey.positions' ||
-                  p.path.startsWith('survey.holders') ||
-                  p.path === 'survey.spindleNose')
-              ),
-          )
-          .map((p) => (
-            <button
-              key={p.label}
-              type="button"
-              style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }}
-              className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight"
-              onClick={() => goToField(p.path)}
-            >
-              <span className="label block truncate">{p.label}</span>
-              <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">
-                {p.value}
-              </span>
-            </button>
-          ))}
+        {parts(plan, units, headline).map((p) => (
+          <button
+            key={p.label}
+            type="button"
+            style={{ left: `${(p.x / 728) * 100}%`, width: `${(p.width / 728) * 100}%` }}
+            className="absolute bottom-1 min-h-11 rounded px-1.5 text-left leading-tight"
+            onClick={() => goToField(p.path)}
+          >
+            <span className="label block truncate">{p.label}</span>
+            <span className="block truncate font-cond text-[18px] font-semibold underline decoration-edge decoration-dotted underline-offset-4">
+              {p.value}
+            </span>
+          </button>
+        ))}
       </div>
     </div>
+  )
+}
+
+/** A pulley on its shaft; broken where its size is not known. */
+function Pulley({ x, y, radius, unknown }: { x: number; y: number; radius: number; unknown: boolean }) {
+  return (
+    <>
+      <circle cx={x} cy={y} r={radius} fill="var(--card)" strokeDasharray={unknown ? '5 4' : undefined} />
+      <circle cx={x} cy={y} r="4" fill="currentColor" />
+    </>
   )
 }
 
