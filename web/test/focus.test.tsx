@@ -25,6 +25,18 @@ describe('going to a field', () => {
     expect(wanted()).toBe('motor')
     await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Power')))
   })
+  test('opens the closed parts that it lies in', async () => {
+    show(
+      <details data-testid="outer">
+        <details data-testid="inner">
+          <QuantityField path="settings.inDrive.boostV" />
+        </details>
+      </details>,
+    )
+    act(() => goToField('settings.inDrive.boostV'))
+    await waitFor(() => expect(screen.getByTestId('inner')).toHaveProperty('open', true))
+    expect(screen.getByTestId('outer')).toHaveProperty('open', true)
+  })
   test('waits for a stage that is still on its way', async () => {
     show(<p>Opening the stage</p>)
     act(() => goToField('supply.voltageV'))

@@ -28,6 +28,9 @@ function focusWhenThere(path: PlanPath, frames: number): void {
   )
   const parent = path.slice(0, Math.max(path.lastIndexOf('.'), 0))
   if (found) {
+    // Nothing in a closed part takes the focus.
+    for (let part = found.closest('details'); part; part = part.parentElement?.closest('details') ?? null)
+      part.open = true
     found.scrollIntoView({ block: 'center' })
     ;(found.matches('input, select, textarea, button')
       ? found
