@@ -1,6 +1,7 @@
 import { beltFacts } from './belts/beltFacts'
 import { resonanceFacts } from './belts/resonanceFacts'
-import { mainPosition, trainFacts } from './belts/trainFacts'
+import { mainPosition } from '../plan'
+import { trainFacts } from './belts/trainFacts'
 import type { Context } from './context'
 import { driveFacts } from './drive/driveFacts'
 import { installationFacts } from './drive/installationFacts'

@@ -1,5 +1,5 @@
-import { fieldAt, set, applyPatch, valueAt, type Patch, type Plan, type PlanPath } from '../plan'
-import type { Measured, MeasuredPosition } from './measured'
+import { fieldAt, mainPosition, set, applyPatch, valueAt, type Patch, type Plan, type PlanPath } from '../plan'
+import type { Measured, MeasuredCoast, MeasuredPosition } from './measured'
 
 /** A plan with what was read in place of what it does not say, and which fields those are. */
 export interface PlanWithMeasured {
@@ -13,6 +13,12 @@ const NO_FIELDS: ReadonlySet<PlanPath> = new Set()
 export const readingsOf = (plan: Plan, { positions, anywhere }: Measured, id: string): MeasuredPosition | undefined =>
   positions[id] ?? (plan.survey.positions.length === 1 ? anywhere : undefined)
 
+/** The coast that counts: of the position used most, else one that was said of none. */
+export function coastOf(plan: Plan, measured: Measured): MeasuredCoast | undefined {
+  const main = mainPosition(plan)
+  return (main && readingsOf(plan, measured, main.id)?.coast) ?? measured.anywhere.coast
+}
+
 /**
  * Readings stand beside the plan and never over it: a field that the plan leaves open is judged by what was read, one that
  * it fills stays as it is. The plan that is kept is not changed.
@@ -20,8 +26,7 @@ export const readingsOf = (plan: Plan, { positions, anywhere }: Measured, id: st
 export function withMeasured(plan: Plan, measured: Measured): PlanWithMeasured {
   if (measured.count === 0) return { plan, fields: NO_FIELDS }
   const { survey, checks } = plan
-  const main = survey.mainPositionId ?? (survey.positions.length === 1 ? survey.positions[0]?.id : undefined)
-  const coast = (main === undefined ? undefined : readingsOf(plan, measured, main)?.coast) ?? measured.anywhere.coast
+  const coast = coastOf(plan, measured)
   const patch: Patch = [
     ...(survey.coastS === undefined && coast && coast.seconds.undecided !== true
       ? [set('survey.coastS', coast.seconds.median), set('survey.coastFromRpm', coast.fromRpm)]

@@ -1,7 +1,6 @@
 import { drivetrainEfficiency, drivetrainRatio, hidesRotation, ratioStages, typedSizes } from '../../drivetrain'
 import {
   positionName,
-  type Plan,
   type Position,
   type PositionPath,
   type TransmissionStage,
@@ -31,12 +30,6 @@ export interface TrainFacts {
   efficiency: FigureState
   /** The stages as the rules take them, with the sizes they came from. */
   stages: { raw: unknown; shown: string; label: string; from: FigureState[] }
-}
-
-/** The position used most: as chosen, or the only one there is. */
-export function mainPosition(plan: Plan): Position | undefined {
-  const { positions, mainPositionId } = plan.survey
-  return positions.find((p) => p.id === mainPositionId) ?? (positions.length === 1 ? positions[0] : undefined)
 }
 
 /** The path under which a position's figure is booked. */

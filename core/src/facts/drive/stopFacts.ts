@@ -1,7 +1,7 @@
 import { brakeResistor, busCapacitance, busRipple, busThreshold, rampTime, stopWithoutResistor } from '../../drive'
 import { coastFriction, coastTwoSpeeds, frictionShare, spindleTorque } from '../../drivetrain'
 import type { MeasuredCoast } from '../../measurements/measured'
-import { readingsOf } from '../../measurements/withMeasured'
+import { coastOf } from '../../measurements/withMeasured'
 import { torqueCapability } from '../../motor'
 import type { PlanPath } from '../../plan'
 import type { PlanningValue } from '../../data/planningValues'
@@ -228,11 +228,9 @@ const busFarad = ({ plan, ledger, tables }: Before): FigureState =>
   })
 
 /** The coast from a lower speed that goes with the one the plan is judged by; none where that one was typed. */
-function slowerCoast({ plan, ledger, measured, speeds }: Before): MeasuredCoast['slower'] {
+function slowerCoast({ plan, ledger, measured }: Before): MeasuredCoast['slower'] {
   const coastS = ledger.given('survey.coastS')
-  if (!isKnown(coastS) || coastS.basis !== 'measured') return undefined
-  const main = speeds.main && readingsOf(plan, measured, speeds.main.position.id)?.coast
-  return (main ?? measured.anywhere.coast)?.slower
+  return isKnown(coastS) && coastS.basis === 'measured' ? coastOf(plan, measured)?.slower : undefined
 }
 
 /** Friction from a timed coast: what brings the inertia to rest in that time; a typical share of torque until then. */

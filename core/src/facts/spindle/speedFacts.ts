@@ -9,8 +9,8 @@ import {
   type TransmissionKind,
 } from '../../drivetrain'
 import { fanCooling, frequencyFraction, synchronousSpeed, torqueCapability } from '../../motor'
-import type { Job, JobPath, TransmissionStage } from '../../plan'
-import { mainPosition, ofPosition, stageSizes, type TrainFacts } from '../belts/trainFacts'
+import { mainPosition, type Job, type JobPath, type TransmissionStage } from '../../plan'
+import { ofPosition, stageSizes, type TrainFacts } from '../belts/trainFacts'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, unknownField, type Ledger, type Raw } from '../ledger'
