@@ -65,20 +65,48 @@ test('units switch everywhere and any field takes either', async ({ page, shop }
   await expect(page.getByLabel('Power', { exact: true })).toHaveValue('1.48 hp')
 })
 
-test('every kept plan is a revision, readable against the present and restorable', async ({ page, shop }) => {
+test('a burst of work is a revision that can be read, named and restored', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+  await type(page, 'Power', '1.3 kW')
+  await kept(page)
   await type(page, 'Power', '1.1 kW')
   await kept(page)
   await page.getByRole('button', { name: 'Revisions' }).click()
   const dialog = page.getByRole('dialog')
+  const burst = dialog.getByRole('button', { name: /Motor, Power/ })
+  await expect(burst).toHaveCount(1)
+  await burst.click()
+  await dialog.getByLabel('Its name').fill('Smaller motor')
+  await dialog.getByRole('button', { name: 'Name it' }).click()
+  await expect(dialog.getByRole('button', { name: /Smaller motor/ })).toBeVisible()
   await dialog.getByRole('button', { name: /^1 imported/ }).click()
   await expect(dialog.getByRole('row', { name: /Motor, Power/ })).toContainText(/1\.5\skW\s*1\.1\skW/)
   await dialog.getByRole('button', { name: 'Restore revision 1' }).click()
   await expect(page.getByLabel('Power', { exact: true })).toHaveValue('1.5 kW')
   await kept(page)
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: /^Undo/ }).first().click()
+  // Taking back outlives a reload.
+  await page.reload()
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('1.5 kW')
+  await page.getByRole('button', { name: /^Undo: Restore/ }).click()
   await expect(page.getByLabel('Power', { exact: true })).toHaveValue('1.1 kW')
+  await page
+    .getByRole('link', { name: /Settings/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('1.3 kW')
+  await expect(page.getByLabel('Power', { exact: true })).toBeInViewport()
+})
+
+test('what is read back in the drive is listed with its date', async ({ page, shop }) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'settings')
+  const field = page.locator('input[data-path="settings.inDrive.maximumHz"]')
+  await field.fill('61 Hz')
+  await field.press('Enter')
+  await kept(page)
+  await page.getByText('What was read in the drive, and when').click()
+  await expect(page.getByRole('row', { name: /Highest hertz 61 Hz/ })).toBeVisible()
 })
 
 test('a plate goes into the library and into another machine', async ({ page, shop }) => {

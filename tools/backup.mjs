@@ -11,7 +11,16 @@ import { ensureApplication } from './setUp.mjs'
 import { Trouble } from './trouble.mjs'
 
 /** Every table with rows of people, each after those that it refers to. A test holds it against the database. */
-export const TABLES = ['shops', 'conversions', 'revisions', 'measurements', 'library_items', 'people', 'marks']
+export const TABLES = [
+  'shops',
+  'conversions',
+  'revisions',
+  'entries',
+  'measurements',
+  'library_items',
+  'people',
+  'marks',
+]
 
 /** Who was let in, and who may be: after a restore devices are paired anew, also those that were withdrawn since. */
 export const NOT_KEPT = ['attempts', 'devices', 'invitations']

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { applyPatch, emptyPlan, evaluate, set, type Plan } from '@zesty/core'
 import { sql } from 'drizzle-orm'
+import { thinRevisions } from '../src/conversions/thinning'
 import { operations } from '../src/openapi/operations'
 import { harness, routesOf, type Harness } from './harness'
 
@@ -92,20 +93,118 @@ describe('keeping a plan', () => {
 })
 
 describe('revisions', () => {
+  interface Line {
+    revision: number
+    origin: string
+    name?: string
+    changed?: { count: number; first: string[] }
+  }
+  const lines = async (id: string) => (await h.api.get(`/api/conversions/${id}/revisions`).expect(200)).body as Line[]
+  /** As if everything kept so far had been kept that much earlier. */
+  const age = (id: string, by: string) =>
+    h.db.execute(sql`update revisions set saved_at = saved_at - ${by}::interval, begun_at = begun_at - ${by}::interval
+      where conversion_id = ${id}`)
+  const powers = (plan: Plan, ...watts: number[]) => watts.map((w) => applyPatch(plan, [set('motor.powerW', w)]))
+
   test('every kept plan can be looked at and restored, which is a revision too', async () => {
     const { id, plan } = await begin()
     const second = applyPatch(plan, [set('motor.powerW', 1100)])
     await save(id, 1, second).expect(200)
+    await age(id, '2 minutes')
     await save(id, 2, applyPatch(second, [set('motor.powerW', undefined)])).expect(200)
     expect((await h.api.get(`/api/conversions/${id}/revisions/2`).expect(200)).body.plan).toEqual(second)
     expect(
       (await h.api.post(`/api/conversions/${id}/revisions/2/restore`).send({ baseRevision: 3 }).expect(200)).body,
     ).toMatchObject({ revision: 4, plan: second })
-    expect((await h.api.get(`/api/conversions/${id}/revisions`)).body.map((r: { origin: string }) => r.origin)).toEqual(
-      ['restored from 2', 'edited', 'edited', 'begun'],
-    )
+    expect((await lines(id)).map(({ origin }) => origin)).toEqual(['restored from 2', 'edited', 'edited', 'begun'])
     await h.api.get(`/api/conversions/${id}/revisions/9`).expect(404)
     await h.api.get(`/api/conversions/${id}/revisions/x`).expect(400)
+  })
+
+  test('a burst of work is one, and says what it changed since the one before', async () => {
+    const { id, plan } = await begin()
+    const [first, second] = powers(plan, 1100, 1500)
+    await save(id, 1, first).expect(200)
+    await save(id, 2, applyPatch(second!, [set('motor.lowVoltageA', 4)])).expect(200)
+    expect(await lines(id)).toMatchObject([
+      { revision: 3, changed: { count: 2, first: ['Motor, Power', 'Motor, Amps'] } },
+      { revision: 1, origin: 'begun' },
+    ])
+    const gone = await h.api.get(`/api/conversions/${id}/revisions/2`).expect(404)
+    expect(gone.body.detail).toMatch(/Revision 2 was not kept by itself/)
+    // Said anew once more work joins the burst.
+    await save(id, 3, applyPatch(second!, [set('motor.lowVoltageA', 6), set('motor.ratedSpeedRpm', 950)])).expect(200)
+    expect((await lines(id))[0]?.changed).toEqual({
+      count: 3,
+      first: ['Motor, Power', 'Motor, Amps', 'Motor, Speed'],
+    })
+  })
+
+  test('one with a name is never gone over, and can lose its name again', async () => {
+    const { id, plan } = await begin()
+    const [first, second] = powers(plan, 1100, 1500)
+    await save(id, 1, first).expect(200)
+    const name = (to: string | null, revision = 2) =>
+      h.api.put(`/api/conversions/${id}/revisions/${revision}/name`).send({ name: to })
+    await name('  Before the bigger motor ').expect(204)
+    await save(id, 2, second).expect(200)
+    expect((await lines(id)).map((l) => [l.revision, l.name])).toEqual([
+      [3, undefined],
+      [2, 'Before the bigger motor'],
+      [1, undefined],
+    ])
+    await name(null).expect(204)
+    expect((await lines(id))[1]).not.toHaveProperty('name')
+    await name('').expect(400)
+    await name('x', 9).expect(404)
+  })
+
+  test('after a day the last of each hour stays, and what has a name; the others say so', async () => {
+    const { id, plan } = await begin()
+    for (const [i, edited] of powers(plan, 370, 550, 750, 1100, 1500).entries()) {
+      await save(id, i + 1, edited).expect(200)
+      await age(id, '20 minutes')
+    }
+    await h.api.put(`/api/conversions/${id}/revisions/2/name`).send({ name: 'First' }).expect(204)
+    const kept = async () => (await lines(id)).map(({ revision }) => revision)
+    await thinRevisions(h.db)
+    expect(await kept()).toEqual([6, 5, 4, 3, 2, 1])
+    // The hours are those of the clock: set so that 3 and 4 share one, 5 and 6 the next.
+    await h.db.execute(sql`update revisions set saved_at =
+      date_trunc('hour', now()) - interval '50 hours' + ((revision - 3) * 25 + 5) * interval '1 minute'
+      where conversion_id = ${id}`)
+    expect(await thinRevisions(h.db)).toBe(2)
+    expect(await kept()).toEqual([6, 4, 2, 1])
+    expect((await lines(id))[0]?.changed).toEqual({ count: 1, first: ['Motor, Power'] })
+    expect((await h.api.get(`/api/conversions/${id}`)).body.revision).toBe(6)
+    expect(await thinRevisions(h.db)).toBe(0)
+  })
+})
+
+describe('what is ticked and read back', () => {
+  test('is a row for each time it changes, whatever becomes of the revisions', async () => {
+    const { id, plan } = await begin()
+    const steps = [
+      [set('checks.earthProved', true), set('motor.powerW', 1100)],
+      [set('settings.inDrive.maximumHz', 60), set('settings.state', 'entered')],
+      [set('settings.inDrive.maximumHz', 70)],
+      [set('checks.earthProved', undefined)],
+    ]
+    let now = plan
+    for (const [i, patch] of steps.entries()) {
+      now = applyPatch(now, patch)
+      await save(id, i + 1, now).expect(200)
+    }
+    const { body } = await h.api.get(`/api/conversions/${id}/entries`).expect(200)
+    expect(body.map(({ path, value }: { path: string; value?: unknown }) => [path, value])).toEqual([
+      ['checks.earthProved', true],
+      ['settings.inDrive.maximumHz', 60],
+      ['settings.state', 'entered'],
+      ['settings.inDrive.maximumHz', 70],
+      ['checks.earthProved', undefined],
+    ])
+    expect(body[0]).toMatchObject({ by: 'this computer' })
+    expect((await h.api.get(`/api/conversions/${id}/revisions`)).body).toHaveLength(2)
   })
 })
 

@@ -48,20 +48,31 @@ export async function kills({ kills: count }) {
       await Promise.all(writing)
       await running.ended
       running = await started(data, port)
-      for (const [id, kept] of acknowledged)
-        for (const [revision, powerW] of [...kept].slice(-20)) {
-          const { body } = await ask(`${url}/api/conversions/${id}/revisions/${revision}`)
-          if (body?.plan?.motor?.powerW !== powerW) lost += 1
-        }
+      for (const [id, kept] of acknowledged) lost += await lostOf(url, id, kept)
     }
-    for (const [id, kept] of acknowledged)
-      for (const [revision, powerW] of kept) {
-        const { body } = await ask(`${url}/api/conversions/${id}/revisions/${revision}`)
-        if (body?.plan?.motor?.powerW !== powerW) lost += 1
-      }
     await stopped(running)
   } finally {
     await removed(data)
   }
   return { says: `${count} kills under ${WRITERS} writers, ${saves} saves acknowledged, ${lost} lost`, lost, faults }
+}
+
+/**
+ * How many acknowledged saves are not there: what is kept now must be the last of them or one sent after it, and what is
+ * kept of the past must be what was sent. A burst of saves is one revision, its last.
+ * @param {string} url @param {string} id @param {Map<number, number>} kept watts by the revision they were acknowledged as
+ */
+async function lostOf(url, id, kept) {
+  const { body: now } = await ask(`${url}/api/conversions/${id}`)
+  const { body: lines } = await ask(`${url}/api/conversions/${id}/revisions`)
+  let lost = now?.revision >= Math.max(...kept.keys()) && lines?.[0]?.revision === now.revision ? 0 : 1
+  const past = await Promise.all(
+    (lines ?? []).map(async (/** @type {{revision: number}} */ { revision }) => {
+      const { body } = await ask(`${url}/api/conversions/${id}/revisions/${revision}`)
+      return { revision, plan: body?.plan }
+    }),
+  )
+  for (const { revision, plan } of [...past, now])
+    if (kept.has(revision) && plan?.motor?.powerW !== kept.get(revision)) lost += 1
+  return lost
 }

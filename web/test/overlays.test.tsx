@@ -33,7 +33,12 @@ function answers(bodies: Record<string, unknown>, status = 200) {
 
 describe('revisions', () => {
   const lines = [
-    { revision: 2, origin: 'edited', savedAt: '2026-01-02T10:00:00Z' },
+    {
+      revision: 2,
+      origin: 'edited',
+      savedAt: '2026-01-02T10:00:00Z',
+      changed: { count: 5, first: ['Drive, Power', 'Drive, Amps', 'Wall, Volts', 'Wall, Breaker', 'Name'] },
+    },
     { revision: 1, origin: 'begun', savedAt: '2026-01-01T10:00:00Z' },
   ]
   const before: Plan = {
@@ -43,7 +48,11 @@ describe('revisions', () => {
   }
   const now = lathe(set('installation.place', 'at-machine'), set('checks.smell', 'bad'))
   const shown = async () => {
-    answers({ '/revisions': lines, '/revisions/1': { ...lines[1], plan: before } })
+    answers({
+      '/revisions': lines,
+      '/revisions/1': { ...lines[1], plan: before },
+      '/revisions/2': { revision: 2, origin: 'edited', savedAt: '2026-01-02T10:00:00Z', plan: now },
+    })
     let closed = false
     show(<Revisions onClose={() => (closed = true)} />, now)
     act(() => void store.dispatch(kept(conversion(open().plan, 2))))
@@ -70,6 +79,35 @@ describe('revisions', () => {
     expect([isClosed(), open().undo.map((step) => step.label)]).toEqual([true, ['Restore revision 1']])
     act(() => void store.dispatch(undone()))
     expect(open().plan).toEqual(now)
+  })
+  test('say what each changed, and show it against the one before', async () => {
+    await shown()
+    const second = screen.getByRole('button', { name: /^2/ })
+    expect(second.textContent).toContain('Drive, Power; Drive, Amps; Wall, Volts and 2 more')
+    fireEvent.click(second)
+    const table = await screen.findByRole('table')
+    await waitFor(() =>
+      expect(
+        within(table)
+          .getAllByRole('columnheader')
+          .map((h) => h.textContent),
+      ).toEqual(['What', 'In revision 1', 'In 2']),
+    )
+    fireEvent.click(screen.getByRole('button', { name: 'What has changed since' }))
+    expect(screen.getByText('They are the same.')).toBeTruthy()
+  })
+  test('can be given a name', async () => {
+    await shown()
+    fireEvent.change(screen.getByLabelText('Its name'), { target: { value: '  As it was ' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Name it' }))
+    const asked = () =>
+      (globalThis.fetch as jest.Mock).mock.calls.map(([request]) => request as { method: string; url: string })
+    const put = await waitFor(() => {
+      const found = asked().find(({ method }) => method === 'PUT')
+      if (!found) throw new Error('nothing was put')
+      return found
+    })
+    expect(put.url).toMatch(/\/revisions\/1\/name$/)
   })
   test('that cannot be had are told with the server’s words', async () => {
     answers({ '/revisions': problem(404, 'There is no such conversion.').body }, 404)

@@ -99,6 +99,7 @@ export const openWith = (plan: Plan) => void store.dispatch(opened(judged(plan))
 /** Opens a plan and shows a part of the page on it. */
 export function show(part: ReactNode, plan: Plan = emptyPlan('Lathe')) {
   localStorage.clear()
+  sessionStorage.clear()
   store.dispatch(closed())
   openWith(plan)
   return render(

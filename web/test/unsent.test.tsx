@@ -7,20 +7,21 @@ import { ConversionScreen } from '../src/conversion/ConversionScreen'
 import { UnsentHere } from '../src/shop/UnsentHere'
 import { api } from '../src/state/api'
 import { readDrafts } from '../src/state/draft'
-import { closed } from '../src/state/planSlice'
+import { changed, closed } from '../src/state/planSlice'
 import { store } from '../src/state/store'
+import { makeAgain, takeBack } from '../src/state/takeBack'
 import { CONVERSION, conversion, judged, open, SHOP } from './page'
 
 const plan: Plan = emptyPlan('Lathe')
 const withPower = (powerW: number) => applyPatch(plan, [set('motor.powerW', powerW)])
 
 /** As a tab that is gone left it. */
-function leave(tab: string, at: string, baseRevision: number, draft: Plan, of = CONVERSION) {
-  localStorage.setItem(`zesty.draft.${of}.${tab}`, JSON.stringify({ at, baseRevision, plan: draft, typed: {} }))
+function leave(tab: string, at: string, baseRevision: number, draft: Plan, of = CONVERSION, base?: Plan) {
+  localStorage.setItem(`zesty.draft.${of}.${tab}`, JSON.stringify({ at, baseRevision, base, plan: draft, typed: {} }))
 }
 
-function openScreen(revision = 1) {
-  const now = { ...judged(plan), conversion: { ...conversion(plan, revision), savedAt: '2026-03-03T12:00:00Z' } }
+function openScreen(revision = 1, kept = plan) {
+  const now = { ...judged(kept), conversion: { ...conversion(kept, revision), savedAt: '2026-03-03T12:00:00Z' } }
   const shop = { id: SHOP, name: 'Shed', units: 'metric', demo: false, createdAt: '2026-01-01T10:00:00Z' }
   globalThis.fetch = jest.fn((request: string | { url: string }) =>
     typeof request === 'string'
@@ -45,7 +46,10 @@ const dialog = (name: string) => screen.findByRole('dialog', { name }, { timeout
 const button = (name: string) => screen.getByRole('button', { name })
 const isMain = (name: string) => button(name).className.includes('btn-main')
 
-beforeEach(() => localStorage.clear())
+beforeEach(() => {
+  localStorage.clear()
+  sessionStorage.clear()
+})
 afterEach(() => {
   cleanup()
   store.dispatch(closed())
@@ -60,6 +64,14 @@ describe('what one tab left', () => {
     expect(screen.queryByRole('dialog')).toBeNull()
     expect(readDrafts().map(({ tab }) => tab)).not.toContain('gone')
     expect(readDrafts()[0]?.plan.motor.powerW).toBe(1500)
+  })
+  test('comes together with what the server took meanwhile, though the revision between is gone', async () => {
+    leave('gone', '2026-03-03T12:30:00Z', 1, withPower(1500), CONVERSION, plan)
+    openScreen(4, applyPatch(plan, [set('motor.ratedSpeedRpm', 1420)]))
+    await waitFor(() => expect(open().plan.motor).toMatchObject({ powerW: 1500, ratedSpeedRpm: 1420 }), {
+      timeout: 10_000,
+    })
+    expect([open().revision, screen.queryByRole('dialog')]).toEqual([4, null])
   })
   test.each([
     ['earlier', '2026-03-03T11:00:00Z', 'Take what was kept there'],
@@ -108,6 +120,58 @@ describe('what several tabs left', () => {
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
     expect(readDrafts()).toHaveLength(3)
   })
+})
+
+describe('what could be taken back before the page was loaded anew', () => {
+  const edits = () => {
+    openScreen()
+    return waitFor(() => expect(open().plan).toEqual(plan), { timeout: 10_000 })
+  }
+  /** As a reload: everything in memory is gone, what the browser keeps is not. */
+  const reload = (revision: number, kept: Plan) => {
+    cleanup()
+    store.dispatch(closed())
+    store.dispatch(api.util.resetApiState())
+    localStorage.clear()
+    openScreen(revision, kept)
+    return waitFor(() => expect(store.getState().plan.open).toBeDefined(), { timeout: 10_000 })
+  }
+  test('still can be, and made again', async () => {
+    await edits()
+    act(() => void store.dispatch(changed({ label: 'Power', patch: [set('motor.powerW', 1100)] })))
+    act(() => void store.dispatch(changed({ label: 'Power again', patch: [set('motor.powerW', 1500)] })))
+    act(() => takeBack())
+    await reload(3, withPower(1100))
+    expect([open().undo.map(({ label }) => label), open().redo.map(({ label }) => label)]).toEqual([
+      ['Power'],
+      ['Power again'],
+    ])
+    act(() => makeAgain())
+    expect(open().plan.motor.powerW).toBe(1500)
+    act(() => takeBack())
+    act(() => takeBack())
+    expect(open().plan).toEqual(plan)
+  })
+  test('cannot be where the plan is another by now', async () => {
+    await edits()
+    act(() => void store.dispatch(changed({ label: 'Power', patch: [set('motor.powerW', 1100)] })))
+    await reload(5, withPower(2200))
+    expect(open().undo).toEqual([])
+  })
+  test('cannot be where what the browser kept is not what was written', async () => {
+    sessionStorage.setItem(`zesty.history.${CONVERSION}`, '{"plan":{},"undo":[{"label":1}],"redo":"x"}')
+    await edits()
+    expect(open().undo).toEqual([])
+  })
+})
+
+test('what is taken back is shown at its stage', async () => {
+  openScreen()
+  await waitFor(() => expect(open().plan).toEqual(plan), { timeout: 10_000 })
+  act(() => void store.dispatch(changed({ label: 'Volts', patch: [set('supply.voltageV', 230)] })))
+  expect(screen.queryByRole('heading', { level: 1, name: 'Survey' })).toBeNull()
+  act(() => takeBack())
+  await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Survey' })).toBeTruthy())
 })
 
 test('a tab that is still open keeps what is its own', async () => {

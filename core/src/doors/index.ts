@@ -26,7 +26,7 @@ export {
   type ConversionRead,
   readConversionFile,
 } from '../plan/conversionFile'
-export { planDifference } from '../plan/difference'
+export { planDifference, printValue } from '../plan/difference'
 export { driveInputs, driveKinds, driveModes, fieldbuses, jumpers, overloadClasses } from '../plan/drivePlate'
 export { fieldAt, fieldIn, isPlanPath, type PlanField } from '../plan/fieldAt'
 export type { Place } from '../plan/installation'

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { nameText } from '../rules/text'
 import { evaluationAnswer } from '../evaluate/evaluationSchema'
 import { measuredSchema } from '../measurements/measured'
 import { planSchema, type Plan } from '../plan'
@@ -51,20 +52,43 @@ export const judgedConversionSchema = z.strictObject({
   evaluation: evaluationAnswer,
 })
 
-export const revisionLineSchema = z.strictObject({
+/** What somebody calls a revision; null takes the name away. */
+export const revisionNameSchema = z.strictObject({ name: nameText(80).nullable() })
+
+const revisionHead = z.strictObject({
   revision,
   /** How it came about: begun, edited, imported, restored from 3. */
   origin: z.string(),
   /** Who saved it, and on which device, where that is known. */
   by: z.string().optional(),
+  /** What somebody calls it, where somebody does; it is kept for good then. */
+  name: z.string().optional(),
   savedAt: z.iso.datetime(),
 })
 
-export const revisionSchema = revisionLineSchema.extend({ plan: planSchema })
+export const revisionLineSchema = revisionHead.extend({
+  /** How many things differ from the one kept before it, and what the first of them are called; unknown of the first of all. */
+  changed: z.strictObject({ count: z.number().int().min(0), first: z.array(z.string()) }).optional(),
+})
+
+export const revisionSchema = revisionHead.extend({ plan: planSchema })
+
+/** Something that was ticked or that the drive was read to hold, at the moment it was changed. */
+export const entrySchema = z.strictObject({
+  id: z.uuid(),
+  /** The field of the plan. */
+  path: z.string(),
+  /** What it holds from then on, in base units; nothing where it was cleared. */
+  value: z.union([z.number(), z.string(), z.boolean()]).optional(),
+  by: z.string().optional(),
+  at: z.iso.datetime(),
+})
 
 export type NewConversion = z.output<typeof newConversionSchema>
 export type UnreadSave = z.output<typeof unreadSaveSchema>
 export type Restore = z.output<typeof restoreSchema>
 export type Conversion = Omit<z.output<typeof conversionSchema>, 'plan'> & { plan: Plan }
+export type RevisionName = z.output<typeof revisionNameSchema>
+export type Entry = z.output<typeof entrySchema>
 export type RevisionLine = z.output<typeof revisionLineSchema>
 export type Revision = Omit<z.output<typeof revisionSchema>, 'plan'> & { plan: Plan }

@@ -77,7 +77,12 @@ function labelOf(path: string, key: string, left: unknown, right: unknown): stri
   return sections[key] ?? fieldOf(path)?.label ?? key
 }
 
-function printValue(path: string, value: unknown, system: UnitSystem): string {
+/**
+ * What a field of the plan holds, as a reader of these units would have it printed.
+ *
+ * @example printValue('settings.inDrive.maximumHz', 60) // '60 Hz'
+ */
+export function printValue(path: string, value: unknown, system: UnitSystem = 'metric'): string {
   const field = fieldOf(path)
   if (value === undefined) return NOTHING
   if (typeof value === 'boolean') return value ? 'yes' : 'no'

@@ -1,11 +1,13 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Req } from '@nestjs/common'
 import {
   newConversionSchema,
+  revisionNameSchema,
   restoreSchema,
   revisionParameterSchema,
   unreadSaveSchema,
   type NewConversion,
   type Restore,
+  type RevisionName,
   type UnreadSave,
 } from '@zesty/core/http'
 import type { FastifyRequest } from 'fastify'
@@ -14,11 +16,13 @@ import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { ConversionsService } from './conversions.service'
 import { MachineLines } from './machineLines'
+import { RevisionsService } from './revisions.service'
 
 @Controller('api')
 export class ConversionsController {
   constructor(
     private readonly conversions: ConversionsService,
+    private readonly revisions: RevisionsService,
     private readonly lines: MachineLines,
   ) {}
 
@@ -78,13 +82,28 @@ export class ConversionsController {
   }
 
   @Get('conversions/:id/revisions')
-  revisions(@Param('id') id: string) {
-    return this.conversions.revisions(idOf(id, 'conversion'))
+  listRevisions(@Param('id') id: string) {
+    return this.revisions.list(idOf(id, 'conversion'))
   }
 
   @Get('conversions/:id/revisions/:revision')
   revision(@Param('id') id: string, @Param('revision', new ZodPipe(revisionParameterSchema)) revision: number) {
-    return this.conversions.revision(idOf(id, 'conversion'), revision)
+    return this.revisions.find(idOf(id, 'conversion'), revision)
+  }
+
+  @Put('conversions/:id/revisions/:revision/name')
+  @HttpCode(204)
+  nameRevision(
+    @Param('id') id: string,
+    @Param('revision', new ZodPipe(revisionParameterSchema)) revision: number,
+    @Body(new ZodPipe(revisionNameSchema)) { name }: RevisionName,
+  ) {
+    return this.revisions.name(idOf(id, 'conversion'), revision, name)
+  }
+
+  @Get('conversions/:id/entries')
+  listEntries(@Param('id') id: string) {
+    return this.revisions.entries(idOf(id, 'conversion'))
   }
 
   @Post('conversions/:id/revisions/:revision/restore')

@@ -2,7 +2,9 @@ import { Module, type DynamicModule } from '@nestjs/common'
 import { ConversionsController } from './conversions.controller'
 import { ConversionsService } from './conversions.service'
 import { MachineLines, RELEASE } from './machineLines'
+import { RevisionsService } from './revisions.service'
 import { SchemaController } from './schema.controller'
+import { Thinning } from './thinning'
 
 @Module({})
 export class ConversionsModule {
@@ -10,7 +12,13 @@ export class ConversionsModule {
     return {
       module: ConversionsModule,
       controllers: [ConversionsController, SchemaController],
-      providers: [ConversionsService, MachineLines, { provide: RELEASE, useValue: release }],
+      providers: [
+        ConversionsService,
+        RevisionsService,
+        MachineLines,
+        Thinning,
+        { provide: RELEASE, useValue: release },
+      ],
     }
   }
 }

@@ -14,7 +14,7 @@ import {
 import { type NewConversion, type UnreadSave } from '@zesty/core/http'
 import type { Reading } from '@zesty/core/measurements'
 import { firstFaults } from '@zesty/core/rules'
-import { and, desc, eq, sql } from 'drizzle-orm'
+import { eq, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
 import type { Asker } from '../access/who'
 import { JsonText, withMember } from '../answers/jsonText'
@@ -22,6 +22,7 @@ import { DATABASE, type Database } from '../db/database'
 import { conversions, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
 import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
+import { RevisionsService } from './revisions.service'
 import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
 
@@ -46,7 +47,10 @@ function opened(row: Row): Conversion {
 export class ConversionsService {
   private readonly byId
 
-  constructor(@Inject(DATABASE) private readonly db: Database) {
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    private readonly revisions: RevisionsService,
+  ) {
     this.byId = db
       .select({
         id: conversions.id,
@@ -165,7 +169,7 @@ export class ConversionsService {
   }
 
   async restore(id: string, revision: number, baseRevision: number, by: Asker): Promise<JsonText> {
-    const { plan } = await this.revision(id, revision)
+    const { plan } = await this.revisions.find(id, revision)
     return this.write(id, baseRevision, plan, `restored from ${revision}`, by)
   }
 
@@ -186,39 +190,6 @@ export class ConversionsService {
       `This plan was changed elsewhere: it is at revision ${current.revision}, your change was made to ${baseRevision}.`,
       { yours: { baseRevision, plan }, theirs: current },
     )
-  }
-
-  async revisions(id: string) {
-    await this.stored(id)
-    const rows = await this.db
-      .select({
-        revision: revisions.revision,
-        origin: revisions.origin,
-        by: revisions.by,
-        savedAt: revisions.savedAt,
-      })
-      .from(revisions)
-      .where(eq(revisions.conversionId, id))
-      .orderBy(desc(revisions.revision))
-      .limit(200)
-    return rows.map(({ by, ...row }) => (by === null ? row : { ...row, by }))
-  }
-
-  async revision(id: string, revision: number) {
-    const [row] = await this.db
-      .select()
-      .from(revisions)
-      .where(and(eq(revisions.conversionId, id), eq(revisions.revision, revision)))
-    if (!row) throw notFound('revision')
-    const read = readPlan(row.plan)
-    if (!read.ok) throw unreadable(read.faults)
-    return {
-      revision: row.revision,
-      origin: row.origin,
-      savedAt: row.savedAt,
-      plan: read.value,
-      ...(row.by === null ? {} : { by: row.by }),
-    }
   }
 
   async remove(id: string): Promise<void> {

@@ -48,7 +48,10 @@ export const conversions = pgTable(
   (t) => [index().on(t.shopId)],
 )
 
-/** Every plan that was ever kept. */
+/**
+ * Plans as they were kept: one for a burst of work, at most one a minute; after a day one an hour. One with a name stays,
+ * and so does what began, came in or was restored.
+ */
 export const revisions = pgTable(
   'revisions',
   {
@@ -61,9 +64,34 @@ export const revisions = pgTable(
     origin: text().notNull(),
     /** Who saved it and on which device; nobody where it came with the product or from before this was kept. */
     by: text(),
+    /** What somebody calls it; it is never thinned then. */
+    name: text(),
+    /** When the burst of work began that it ends. */
+    begunAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** What it changed, in words, since the revision of that number; told anew where another stands before it. */
+    changed: jsonb().$type<{ count: number; first: string[] }>(),
+    changedSince: integer(),
   },
   (t) => [primaryKey({ columns: [t.conversionId, t.revision] })],
+)
+
+/** What was ticked, and what the drive was read to hold: a row for each time it was changed, never thinned. */
+export const entries = pgTable(
+  'entries',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    conversionId: uuid()
+      .notNull()
+      .references(() => conversions.id, { onDelete: 'cascade' }),
+    /** The field of the plan. */
+    path: text().notNull(),
+    /** What it holds from then on; nothing where it was cleared. */
+    value: jsonb(),
+    by: text(),
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (t) => [index().on(t.conversionId, t.at)],
 )
 
 /** What was read off a machine. A row each, beside the plan; never thinned. Numbers are in base units, speeds in rpm. */

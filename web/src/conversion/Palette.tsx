@@ -3,6 +3,7 @@ import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { api } from '../state/api'
 import { overlayChanged } from '../state/screenSlice'
+import { makeAgain, takeBack } from '../state/takeBack'
 import { useAppDispatch } from '../state/store'
 import { switchTheme } from '../state/theme'
 import { useSwitchUnits } from '../state/useSwitchUnits'
@@ -13,7 +14,6 @@ import { useEvaluation } from '../state/evaluation'
 import { useChange, useConversionId, usePlan, useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
 import { useOffers } from '../state/offers'
-import { redone, undone } from '../state/planSlice'
 
 const item =
   'flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded px-3 py-1.5 data-[selected=true]:bg-blue-wash'
@@ -102,8 +102,8 @@ export function Palette({ onClose }: { onClose: () => void }) {
         <Command.Group heading="Do" className={group}>
           {(
             [
-              ['Undo', 'Ctrl Z', () => dispatch(undone())],
-              ['Redo', 'Ctrl Y', () => dispatch(redone())],
+              ['Undo', 'Ctrl Z', takeBack],
+              ['Redo', 'Ctrl Y', makeAgain],
               ['Next finding', 'f', focusNextFinding],
               [`Show ${units === 'metric' ? 'inches and horsepower' : 'millimetres and kilowatts'}`, 'u', switchUnits],
               ['Print this stage', '', () => void printStage()],

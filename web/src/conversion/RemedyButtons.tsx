@@ -2,8 +2,7 @@ import { claimOf, fieldAt, messageText, planWork, plannedWork, type Remedy } fro
 import { notice } from '../state/notice'
 import { goToField } from '../state/goToField'
 import { useChange, usePlan } from '../state/openPlan'
-import { undone } from '../state/planSlice'
-import { useAppDispatch } from '../state/store'
+import { takeBack } from '../state/takeBack'
 import { useUnits } from '../state/units'
 import { Mark } from '../parts/Mark'
 
@@ -20,7 +19,6 @@ export function RemedyButtons({
 }) {
   const plan = usePlan()
   const change = useChange()
-  const dispatch = useAppDispatch()
   const units = useUnits()
   const planned = plannedWork(plan)
   return (
@@ -32,7 +30,7 @@ export function RemedyButtons({
         const take = () => {
           const words = claims === undefined ? label : `Plan it: ${label}`
           change(words, planWork(plan, label, remedy.patch))
-          notice(words, { label: 'Undo', onClick: () => void dispatch(undone()) })
+          notice(words, { label: 'Undo', onClick: takeBack })
           if (claims === undefined) onTaken(remedy)
         }
         if (claims === undefined)

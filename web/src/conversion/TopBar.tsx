@@ -10,7 +10,7 @@ import { switchTheme } from '../state/theme'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { useConversionId, useOpen, usePlan, useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
-import { redone, undone } from '../state/planSlice'
+import { makeAgain, takeBack } from '../state/takeBack'
 
 /** Where we are, whether it is kept, and what can be done everywhere. */
 export function TopBar() {
@@ -51,7 +51,7 @@ export function TopBar() {
           disabled={!lastUndo}
           aria-label={lastUndo ? `Undo: ${lastUndo}` : 'Undo'}
           title={lastUndo ? `Undo: ${lastUndo}` : 'Undo'}
-          onClick={() => dispatch(undone())}
+          onClick={() => takeBack()}
         >
           <Undo2 size={20} aria-hidden="true" />
         </button>
@@ -61,7 +61,7 @@ export function TopBar() {
           disabled={!lastRedo}
           aria-label={lastRedo ? `Redo: ${lastRedo}` : 'Redo'}
           title={lastRedo ? `Redo: ${lastRedo}` : 'Redo'}
-          onClick={() => dispatch(redone())}
+          onClick={() => makeAgain()}
         >
           <Redo2 size={20} aria-hidden="true" />
         </button>

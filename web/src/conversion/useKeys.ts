@@ -8,7 +8,7 @@ import { focusNextFinding } from './focusFinding'
 import { goNext } from './useNext'
 import { useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
-import { redone, undone } from '../state/planSlice'
+import { makeAgain, takeBack } from '../state/takeBack'
 
 /** Keys and what they do, for the list as well as for the handler below. */
 export const keyList: readonly { keys: string; does: string }[] = [
@@ -56,7 +56,8 @@ export function useKeys(stage: StageId): void {
       const command = event.ctrlKey || event.metaKey
       const key = event.key.toLowerCase()
       if (command && (key === 'z' || key === 'y')) {
-        dispatch(key === 'y' || event.shiftKey ? redone() : undone())
+        if (key === 'y' || event.shiftKey) makeAgain()
+        else takeBack()
         event.preventDefault()
         return
       }

@@ -1,5 +1,6 @@
 import {
   conversionSchema,
+  entrySchema,
   judgedConversionSchema,
   keptItemSchema,
   keptMeasurementsSchema,
@@ -40,7 +41,7 @@ const knocking: typeof asking = async (args, store, options) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: knocking,
-  tagTypes: ['Shop', 'Machine', 'Measurement', 'Library', 'Device', 'Person'],
+  tagTypes: ['Shop', 'Machine', 'Measurement', 'Revision', 'Library', 'Device', 'Person'],
   // An answer of another shape comes from a server of another release.
   catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
   endpoints: (b) => ({
@@ -118,6 +119,20 @@ export const api = createApi({
     revisions: b.query({
       query: (id: string) => `conversions/${id}/revisions`,
       responseSchema: z.array(revisionLineSchema),
+      providesTags: ['Revision'],
+      keepUnusedDataFor: 0,
+    }),
+    nameRevision: b.mutation<null, { id: string; revision: number; name: string | null }>({
+      query: ({ id, revision, name }) => ({
+        url: `conversions/${id}/revisions/${revision}/name`,
+        method: 'PUT',
+        body: { name },
+      }),
+      invalidatesTags: ['Revision'],
+    }),
+    entries: b.query({
+      query: (id: string) => `conversions/${id}/entries`,
+      responseSchema: z.array(entrySchema),
       keepUnusedDataFor: 0,
     }),
     revision: b.query({

@@ -6,6 +6,7 @@ import {
   conflicted,
   fieldsRefused,
   heldChanged,
+  historyFound,
   keepingChanged,
   kept,
   mergedIn,
@@ -19,6 +20,7 @@ import {
   type RefusedField,
 } from './planSlice'
 import { isOnServer, writeDraft } from './draft'
+import { readHistory, writeHistory } from './keptHistory'
 import { refusedFields } from './refusedFields'
 
 /** Quiet time after an edit before it is sent. */
@@ -59,8 +61,18 @@ export function autosaving() {
     effect: (_action, store) => {
       const { open } = store.getState().plan
       if (!open) return
+      writeHistory(open)
       const held = !writeDraft(open) ? 'page' : isOnServer(open) ? 'server' : 'browser'
       if (held !== open.heldBy) store.dispatch(heldChanged(held))
+    },
+  })
+
+  autosave.startListening({
+    actionCreator: opened,
+    effect: (_action, store) => {
+      const { open } = store.getState().plan
+      const history = open && readHistory(open)
+      if (history) store.dispatch(historyFound(history))
     },
   })
 

@@ -12,6 +12,8 @@ export interface Draft {
   /** When it was written, ISO 8601. */
   at: string
   baseRevision: number
+  /** The plan of that revision, which the server may have thinned out by the time they come together. */
+  base?: Plan
   plan: Plan
   typed: TypedTexts
 }
@@ -24,13 +26,13 @@ export const isOnServer = ({ plan, keptPlan, typed }: OpenPlan): boolean =>
 
 /** Whether everything that is not on the server is kept in this browser now. */
 export function writeDraft(open: OpenPlan): boolean {
-  const { id, revision, plan, typed } = open
+  const { id, revision, plan, keptPlan, typed } = open
   const own = { conversionId: id, tab }
   if (isOnServer(open)) {
     browserStorage.remove(keyOf(own))
     return true
   }
-  const draft: Draft = { ...own, at: new Date().toISOString(), baseRevision: revision, plan, typed }
+  const draft: Draft = { ...own, at: new Date().toISOString(), baseRevision: revision, base: keptPlan, plan, typed }
   return browserStorage.write(keyOf(own), JSON.stringify(draft))
 }
 
@@ -47,11 +49,18 @@ function readDraft(key: string): Draft | undefined {
   const of = readDraftKey(key)
   if (!of) return undefined
   try {
-    const { at, baseRevision, plan, typed } = JSON.parse(browserStorage.read(key) ?? '') as Partial<Draft>
+    const { at, baseRevision, base, plan, typed } = JSON.parse(browserStorage.read(key) ?? '') as Partial<Draft>
     const read = readPlan(plan)
-    return typeof baseRevision === 'number' && read.ok
-      ? { ...of, at: at ?? '', baseRevision, plan: read.value, typed: typed ?? {} }
-      : undefined
+    if (typeof baseRevision !== 'number' || !read.ok) return undefined
+    const readBase = readPlan(base)
+    return {
+      ...of,
+      at: at ?? '',
+      baseRevision,
+      plan: read.value,
+      typed: typed ?? {},
+      ...(readBase.ok ? { base: readBase.value } : {}),
+    }
   } catch {
     return undefined
   }

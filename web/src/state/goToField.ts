@@ -22,10 +22,24 @@ export function goToField(path: PlanPath): void {
   focusWhenThere(path, PATIENCE)
 }
 
+/** Opens the stage that holds a field and brings it into sight, leaving the focus where it is. */
+export function showField(path: PlanPath): void {
+  jumpedAt = performance.now()
+  openStage(fieldAt(path).stage)
+  showWhenThere(path, PATIENCE)
+}
+
+function showWhenThere(path: PlanPath, frames: number): void {
+  const found = fieldOnPage(path)
+  if (found) found.scrollIntoView({ block: 'nearest' })
+  else if (frames > 0) requestAnimationFrame(() => showWhenThere(path, frames - 1))
+}
+
+const fieldOnPage = (path: PlanPath): HTMLElement | undefined =>
+  [...document.querySelectorAll<HTMLElement>('[data-path]')].find((el) => el.dataset['path']?.split(' ').includes(path))
+
 function focusWhenThere(path: PlanPath, frames: number): void {
-  const found = [...document.querySelectorAll<HTMLElement>('[data-path]')].find((el) =>
-    el.dataset['path']?.split(' ').includes(path),
-  )
+  const found = fieldOnPage(path)
   const parent = path.slice(0, Math.max(path.lastIndexOf('.'), 0))
   if (found) {
     // Nothing in a closed part takes the focus.

@@ -15,7 +15,7 @@ import type { Draft } from './draft'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One press that can be taken back: what it did and what undoes it. */
-interface Step {
+export interface Step {
   label: string
   patch: Change[]
   inverse: Change[]
@@ -110,6 +110,10 @@ const planSlice = createSlice({
       return { open }
     },
     closed: () => ({ open: undefined }),
+    /** What could be taken back before the page was loaded anew can be again. */
+    historyFound: ({ open }, { payload }: PayloadAction<Pick<OpenPlan, 'undo' | 'redo'>>) => {
+      if (open) Object.assign(open, payload)
+    },
     changed: ({ open }, { payload }: PayloadAction<{ label: string; patch: Patch }>) => {
       if (!open) return
       const { label } = payload
@@ -206,6 +210,7 @@ const planSlice = createSlice({
 export const {
   opened,
   closed,
+  historyFound,
   changed,
   undone,
   redone,

@@ -1,5 +1,4 @@
 import { mergePlans } from '@zesty/core'
-import { api } from './api'
 import { removeDraft, writeDraft, type Draft } from './draft'
 import { opened } from './planSlice'
 import type { store } from './store'
@@ -12,22 +11,13 @@ type Judged = Pick<Parameters<typeof opened>[0], 'conversion' | 'measured' | 'ev
  */
 export const takeDraft =
   (judged: Judged, draft: Draft) =>
-  async (dispatch: typeof store.dispatch, getState: typeof store.getState): Promise<void> => {
+  (dispatch: typeof store.dispatch, getState: typeof store.getState): void => {
     const { conversion } = judged
     const continues =
       draft.baseRevision === conversion.revision || JSON.stringify(draft.plan) === JSON.stringify(conversion.plan)
-    const together = continues ? draft.plan : await dispatch(mergedWith(conversion, draft))
+    const together = continues ? draft.plan : draft.base && mergePlans(draft.base, draft.plan, conversion.plan)
     if (together) dispatch(opened({ ...judged, draft: { ...draft, plan: together } }))
     else dispatch(opened({ ...judged, draft, theirs: conversion }))
     const { open } = getState().plan
     if (open && writeDraft(open)) removeDraft(draft)
-  }
-
-/** The draft on top of what the server has now, as far as the revision that it was made to can be had. */
-const mergedWith =
-  ({ id, plan }: Judged['conversion'], draft: Draft) =>
-  async (dispatch: typeof store.dispatch) => {
-    const asked = dispatch(api.endpoints.revision.initiate({ id, revision: draft.baseRevision }, { subscribe: false }))
-    const { data: base } = await asked
-    return base && mergePlans(base.plan, draft.plan, plan)
   }

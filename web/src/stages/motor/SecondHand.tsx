@@ -2,6 +2,7 @@ import type { PlanPath } from '@zesty/core'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
+import { EntryHistory } from '../../parts/EntryHistory'
 import { FigureTable } from '../../parts/FigureTable'
 import { Mark, type MarkKind } from '../../parts/Mark'
 import { QuantityField } from '../../parts/QuantityField'
@@ -85,6 +86,7 @@ export function SecondHand() {
           </div>
         </>
       )}
+      <EntryHistory under="checks" name="What was tested and ticked, and when" />
     </section>
   )
 }

@@ -1,26 +1,13 @@
-import {
-  fieldAt,
-  printQuantity,
-  type SettingId,
-  type SettingLine,
-  type SettingValue,
-  type UnitSystem,
-} from '@zesty/core'
+import { fieldAt, printValue, type SettingId, type SettingLine } from '@zesty/core'
 import { useEvaluation } from '../../state/evaluation'
 import { useUnits } from '../../state/units'
 import { SelectField } from '../../parts/ChoiceField'
+import { EntryHistory } from '../../parts/EntryHistory'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
 import { Text } from '../../parts/Text'
 
 const basisWords = { given: 'given', measured: 'measured', computed: 'computed', typical: 'typical' }
-
-const print = (id: SettingId, value: SettingValue | undefined, units: UnitSystem): string => {
-  const field = fieldAt(`settings.chosen.${id}`)
-  if (value === undefined) return 'not known'
-  if (typeof value === 'string') return field.options?.[value] ?? value
-  return printQuantity({ value, dimension: field.dimension ?? 'number' }, units)
-}
 
 /** The card that goes to the drive: what to enter, why, and what was read back. */
 export function SettingsCard() {
@@ -54,6 +41,7 @@ export function SettingsCard() {
           <SelectField path="settings.inDrive.overVoltage" />
         </div>
       </details>
+      <EntryHistory under="settings" name="What was read in the drive, and when" />
     </section>
   )
 }
@@ -85,7 +73,7 @@ function Line({ line, index }: { line: SettingLine; index: number }) {
         <span
           className={`font-cond text-[21px] leading-tight font-semibold ${value === undefined ? 'text-ink-2' : ''}`}
         >
-          {print(id, value, units)}
+          {printValue(`settings.chosen.${id}`, value, units)}
         </span>
         <span className="block text-[14px] text-ink-2">
           {value === undefined ? '' : basisWords[basis]}
