@@ -55,7 +55,7 @@ export function ConversionScreen() {
       if (draft) await dispatch(fetchJudge())
       if (left) return
       // One that was left behind goes on where it ended; of several somebody must say which.
-      if (draft && unsent.length === 1) await dispatch(takeDraft(data, draft))
+      if (draft && unsent.length === 1) dispatch(takeDraft(data, draft))
       else dispatch(opened({ ...data, unsent }))
     }
     void open()

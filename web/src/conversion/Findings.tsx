@@ -160,10 +160,12 @@ function FindingCard({ stage: openStage, finding, effects, remedies, tried }: Ca
             </button>
           )}
           {known.length > 0 && (
-            <span className="inline-flex items-center text-ink-2">
-              Working
+            <span className="flex flex-wrap items-center text-ink-2">
               {known.slice(0, 2).map((f) => (
-                <FigureValue key={f} id={f} className="!min-w-0 !text-ink" />
+                <span key={f} className="inline-flex flex-wrap items-center">
+                  {evaluation.figures[f]?.label}
+                  <FigureValue id={f} className="!min-w-0 !text-ink" />
+                </span>
               ))}
             </span>
           )}

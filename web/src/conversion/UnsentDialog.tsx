@@ -16,7 +16,7 @@ export function UnsentDialog() {
   const savedAt = useOpen(({ keeping }) => (keeping.state === 'kept' ? keeping.at : ''))
   const units = useUnits()
   const take = (draft: Draft) =>
-    void dispatch(
+    dispatch(
       takeDraft(
         {
           conversion: { id, shopId, revision, plan: keptPlan, savedAt },

@@ -26,8 +26,8 @@ export function DifferenceTable({
         {differences.map((d) => (
           <tr key={d.path} className="border-b border-rule align-top">
             <td className="py-1.5 pr-3">{d.label}</td>
-            <td className="pr-3">{d.before}</td>
-            <td className="font-semibold">{d.after}</td>
+            <td className="py-1.5 pr-3">{d.before}</td>
+            <td className="py-1.5 font-semibold">{d.after}</td>
           </tr>
         ))}
       </tbody>

@@ -5,6 +5,7 @@ import { api } from '../state/api'
 import { useFigures } from '../state/evaluation'
 import { useUnits } from '../state/units'
 import { goToField } from '../state/goToField'
+import { Formula } from './formula/Formula'
 
 const basisWords = {
   given: 'Given: from the plate or typed by you',
@@ -35,8 +36,6 @@ function Known({ figure, open }: { figure: Figure; open: (id: FigureId) => void 
   const units = useUnits()
   const { path } = figure
   const { data: rule, isError } = api.useRuleQuery(figure.ruleId ?? '', { skip: figure.ruleId === undefined })
-  // Held in place until it is there.
-  const formula = rule ? rule.formula : isError ? 'The server, which keeps the formulas, does not answer.' : '\u00a0'
   return (
     <>
       <h3 className="h-part">{figure.label}</h3>
@@ -48,9 +47,14 @@ function Known({ figure, open }: { figure: Figure; open: (id: FigureId) => void 
         )}
       </p>
       {figure.ruleId !== undefined && (
-        <p className="rounded border border-rule bg-paper px-2.5 py-2 font-medium" data-testid="formula">
-          {formula}
-        </p>
+        // Held in place until it is there.
+        <div className="min-h-11 rounded border border-rule bg-paper px-2.5 py-2 font-medium">
+          {rule ? (
+            <Formula formula={rule.formula} />
+          ) : (
+            isError && 'The server, which keeps the formulas, does not answer.'
+          )}
+        </div>
       )}
       {figure.from.length > 0 && (
         <table className="w-full">
