@@ -30,7 +30,9 @@ function conversionIn(file: string): ConversionRead | string {
   try {
     document = JSON.parse(readFileSync(file, 'utf8'))
   } catch (error) {
-    return error instanceof SyntaxError ? `${file} is not JSON: ${error.message}` : `${file} cannot be read`
+    return error instanceof SyntaxError
+      ? `${file} is not JSON, or not all of it: it is no conversion file`
+      : `${file} cannot be read`
   }
   const found = read(document)
   return found.ok ? found.value : `${file}: ${faultLine(found.faults)}`

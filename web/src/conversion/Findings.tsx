@@ -37,7 +37,7 @@ export function Findings({ stage }: { stage: StageId }) {
     <aside
       aria-label="Findings"
       id="findings"
-      className="flex scroll-mt-12 flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l"
+      className="flex -scroll-mt-11 flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l"
       tabIndex={-1}
     >
       <div className="flex items-center gap-3">

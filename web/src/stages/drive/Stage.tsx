@@ -5,6 +5,7 @@ import { FigureTable } from '../../parts/FigureTable'
 import { FigureValue } from '../../parts/FigureValue'
 import { FromLibrary } from '../../library/FromLibrary'
 import { QuantityField } from '../../parts/QuantityField'
+import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
 import { CircuitSheet } from './CircuitSheet'
@@ -16,23 +17,22 @@ import { StopSheet } from './StopSheet'
 
 const Drives = lazy(() => import('./Drives').then((m) => ({ default: m.Drives })))
 
+const sections: Section[] = [
+  { id: 'circuit', name: 'Circuit' },
+  { id: 'mount', name: 'Where it hangs' },
+  { id: 'stopping', name: 'Stopping' },
+  { id: 'manual', name: 'From its manual' },
+  { id: 'drives', name: 'Side by side' },
+  { id: 'library', name: 'Library' },
+]
+
 /** The drive's plate, and how it stands between this wall and this motor. */
 export default function DriveStage() {
   const { drive, supply } = usePlan()
   const threeOnOne = drive.input === '3' && supply.phases === 1
   return (
     <>
-      <StageHead
-        stage="drive"
-        sections={[
-          { id: 'circuit', name: 'Circuit' },
-          { id: 'mount', name: 'Where it hangs' },
-          { id: 'stopping', name: 'Stopping' },
-          { id: 'manual', name: 'From its manual' },
-          { id: 'drives', name: 'Side by side' },
-          { id: 'library', name: 'Library' },
-        ]}
-      />
+      <StageHead stage="drive" sections={sections} />
       <div className="grid gap-x-5 gap-y-4 @wider:grid-cols-2">
         <DriveBox />
         <div className="flex flex-col gap-4">

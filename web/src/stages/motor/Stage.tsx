@@ -4,6 +4,7 @@ import { usePlan } from '../../state/openPlan'
 import { ChoiceField, SelectField, YesNoField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 import { FromLibrary } from '../../library/FromLibrary'
+import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
 import { Links } from './Links'
@@ -14,22 +15,21 @@ const PlateReader = lazy(() => import('./PlateReader').then((m) => ({ default: m
 const Motors = lazy(() => import('./Motors').then((m) => ({ default: m.Motors })))
 const TorqueChart = lazy(() => import('./TorqueChart').then((m) => ({ default: m.TorqueChart })))
 
+const sections: Section[] = [
+  { id: 'plate', name: 'Plate' },
+  { id: 'links', name: 'Links' },
+  { id: 'second-hand', name: 'Second-hand' },
+  { id: 'torque', name: 'Torque' },
+  { id: 'motors', name: 'Side by side' },
+  { id: 'library', name: 'Library' },
+]
+
 /** The nameplate, what follows from it, and the links in the terminal box. */
 export default function MotorStage() {
   const { motor } = usePlan()
   return (
     <>
-      <StageHead
-        stage="motor"
-        sections={[
-          { id: 'plate', name: 'Plate' },
-          { id: 'links', name: 'Links' },
-          { id: 'second-hand', name: 'Second-hand' },
-          { id: 'torque', name: 'Torque' },
-          { id: 'motors', name: 'Side by side' },
-          { id: 'library', name: 'Library' },
-        ]}
-      />
+      <StageHead stage="motor" sections={sections} />
       <PlateSheet />
       <div className="mb-3">
         <ChoiceField path="motor.kind" />

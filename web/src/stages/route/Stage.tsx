@@ -3,6 +3,7 @@ import { lazy, useMemo } from 'react'
 import { EvaluationScope } from '../../state/evaluationScope'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
+import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
 import { OtherMachines } from './OtherMachines'
@@ -12,6 +13,14 @@ import { RouteTable } from './RouteTable'
 const CostChart = lazy(() => import('./CostChart').then((m) => ({ default: m.CostChart })))
 const DcSheet = lazy(() => import('./DcSheet').then((m) => ({ default: m.DcSheet })))
 
+const sections: Section[] = [
+  { id: 'routes', name: 'Compared' },
+  { id: 'other-machines', name: 'Other machines' },
+  { id: 'prices', name: 'Prices' },
+  { id: 'crossover', name: 'Crossover' },
+  { id: 'dc', name: 'DC drive' },
+]
+
 /** The ways to go, held against each other in this shop's numbers, and the one chosen. */
 export default function RouteStage() {
   const plan = usePlan()
@@ -19,16 +28,7 @@ export default function RouteStage() {
   const compared = useMemo(() => compareRoutes(plan, evaluation), [plan, evaluation])
   return (
     <EvaluationScope value={compared}>
-      <StageHead
-        stage="route"
-        sections={[
-          { id: 'routes', name: 'Compared' },
-          { id: 'other-machines', name: 'Other machines' },
-          { id: 'prices', name: 'Prices' },
-          { id: 'crossover', name: 'Crossover' },
-          { id: 'dc', name: 'DC drive' },
-        ]}
-      />
+      <StageHead stage="route" sections={sections} />
       <RouteTable compared={compared} />
       <div className="mt-4 grid gap-4 @wider:grid-cols-2">
         <OtherMachines />

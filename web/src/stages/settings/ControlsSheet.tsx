@@ -6,7 +6,7 @@ export function ControlsSheet() {
   const { controls, survey } = usePlan()
   return (
     <section className="sheet" aria-labelledby="controls">
-      <h2 id="controls" className="h-part mb-2">
+      <h2 id="controls" tabIndex={-1} className="h-part mb-2">
         How it is run and stopped
       </h2>
       <div className="grid gap-x-4 gap-y-2.5 @narrow:grid-cols-2 @wider:grid-cols-3">

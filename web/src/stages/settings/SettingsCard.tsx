@@ -14,7 +14,11 @@ export function SettingsCard() {
   const { settings } = useEvaluation()
   return (
     <section aria-labelledby="card" className="mt-3 rounded-lg border border-manila-edge bg-card">
-      <h2 id="card" className="h-part rounded-t-lg border-b border-dashed border-manila-edge bg-manila px-3.5 py-2">
+      <h2
+        id="card"
+        tabIndex={-1}
+        className="h-part rounded-t-lg border-b border-dashed border-manila-edge bg-manila px-3.5 py-2"
+      >
         Settings card
       </h2>
       <p className="border-b border-rule px-3.5 py-1.5 text-[15px] text-ink-2">

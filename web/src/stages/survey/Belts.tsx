@@ -44,7 +44,7 @@ export function Belts() {
   }
   return (
     <section className="sheet mt-3" aria-labelledby="belts" data-path="survey.positions">
-      <h2 id="belts" className="h-part">
+      <h2 id="belts" tabIndex={-1} className="h-part">
         Belt positions
       </h2>
       <p className="lead mb-2">

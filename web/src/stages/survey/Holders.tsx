@@ -16,7 +16,7 @@ export function Holders() {
   const grinds = machineKind === 'surface-grinder' || machineKind === 'tool-grinder'
   return (
     <section className="sheet mt-3" aria-labelledby="holders" data-path="survey.holders">
-      <h2 id="holders" className="h-part">
+      <h2 id="holders" tabIndex={-1} className="h-part">
         What spins
       </h2>
       <p className="lead mb-2">

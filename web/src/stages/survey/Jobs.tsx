@@ -23,7 +23,7 @@ export function Jobs() {
   const { jobs } = useEvaluation()
   return (
     <section className="sheet mt-3" aria-labelledby="jobs" data-path="survey.jobs">
-      <h2 id="jobs" className="h-part">
+      <h2 id="jobs" tabIndex={-1} className="h-part">
         Jobs
       </h2>
       <p className="lead mb-2">

@@ -11,7 +11,7 @@ export function MachineSheet() {
   const bare = isBareMotor(plan)
   return (
     <section className="sheet" aria-labelledby="machine">
-      <h2 id="machine" className="h-part mb-2">
+      <h2 id="machine" tabIndex={-1} className="h-part mb-2">
         The machine
       </h2>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">

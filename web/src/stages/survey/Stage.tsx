@@ -1,6 +1,7 @@
 import { isBareMotor } from '@zesty/core'
 import { lazy } from 'react'
 import { usePlan } from '../../state/openPlan'
+import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
 import { Belts } from './Belts'
@@ -12,12 +13,27 @@ import { WallSheet } from './WallSheet'
 
 const Readings = lazy(() => import('../../measurements/Readings').then((m) => ({ default: m.Readings })))
 
+const ofTheBench: Section[] = [
+  { id: 'wall', name: 'Wall' },
+  { id: 'machine', name: 'Machine' },
+  { id: 'readings', name: 'Readings' },
+]
+
+const ofTheMachine: Section[] = [
+  { id: 'wall', name: 'Wall' },
+  { id: 'machine', name: 'Machine' },
+  { id: 'belts', name: 'Belts' },
+  { id: 'holders', name: 'What it holds' },
+  { id: 'jobs', name: 'Jobs' },
+  { id: 'readings', name: 'Readings' },
+]
+
 /** The machine as found: wall, machine, belts, what spins, and the work it must do. */
 export default function SurveyStage() {
   const bare = isBareMotor(usePlan())
   return (
     <>
-      <StageHead stage="survey" />
+      <StageHead stage="survey" sections={bare ? ofTheBench : ofTheMachine} />
       <MachineDrawing />
       <div className="mt-3 grid gap-3 @wider:grid-cols-2">
         <WallSheet />
