@@ -63,7 +63,7 @@ for (const width of WIDTHS)
         await page.goto(`/conversions/${id}/${stage}`)
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
         // What comes when it is seen comes now.
-        await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
+        await page.evaluate(() => window.dispatchEvent(new Event('zesty-show-all')))
         await page.waitForTimeout(300)
         await look(`${machine} ${stage}`)
       }

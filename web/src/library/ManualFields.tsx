@@ -6,7 +6,7 @@ import type { DriveFieldsProps } from './PlateFieldsProps'
 /** Terminals, ratings and prices of a drive, for the plan's own and for one thought of. */
 export function ManualFields({ at }: Pick<DriveFieldsProps, 'at'>) {
   return (
-    <div className="grid grid-cols-2 gap-x-3 gap-y-2 @wide:grid-cols-4">
+    <div className="pairs">
       <SelectField path={at('kind')} />
       <SelectField path={at('overloadClass')} />
       <WordsField path={at('enclosure')} placeholder="IP20" longest={20} hint="" />

@@ -23,7 +23,7 @@ export function CircuitSheet() {
         The circuit that feeds it
       </h2>
       <div className="grid gap-x-5 gap-y-3 @wider:grid-cols-2">
-        <div className="grid grid-cols-2 content-start gap-x-3 gap-y-2">
+        <div className="pairs">
           <QuantityField path="supply.cableM" placeholder="12 m" />
           <QuantityField path="supply.cableMm2" placeholder="2.5 mm²" hint="Of each live conductor" />
           <SelectField path="supply.laying" />

@@ -31,6 +31,9 @@ export function Plate() {
       <Line label="frame">
         <WordsField bare path="motor.frame" label="Frame" placeholder="90L or 56C" longest={20} />
       </Line>
+      <Line label="max speed">
+        <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="none" />
+      </Line>
       <div className="grid gap-x-5 @narrow:grid-cols-2">
         <Line label="cos phi">
           <QuantityField bare path="motor.powerFactor" label="cos phi" placeholder="0.80" />
@@ -40,9 +43,6 @@ export function Plate() {
         </Line>
         <Line label="service">
           <QuantityField bare path="motor.serviceFactor" label="Service factor" placeholder="1.15" />
-        </Line>
-        <Line label="max speed">
-          <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="none" />
         </Line>
         <Line label="Ma/Mn">
           <QuantityField bare path="motor.breakdownRatio" label="Pull-out over rated torque" placeholder="2.5" />

@@ -90,10 +90,15 @@ function PositionRow({ position, index }: { position: Position; index: number })
         <WordsField path={`${path}.name`} label="Position" />
         <TrainDrawing stages={position.transmission} />
       </div>
-      <div className="flex min-w-0 flex-col gap-2">
+      <div className="@container flex min-w-0 flex-col gap-2">
         {position.transmission.map((stage, i) => (
-          <div key={i} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5">
-            <SelectField path={`${path}.transmission.${i}.kind`} label={`Stage ${i + 1}`} />
+          <div
+            key={i}
+            className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px] items-end gap-1.5 @[340px]:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_minmax(0,1fr)_44px]"
+          >
+            <div className="col-span-3 @[340px]:col-span-1">
+              <SelectField path={`${path}.transmission.${i}.kind`} label={`Stage ${i + 1}`} />
+            </div>
             <Sizes stage={stage} at={`${path}.transmission.${i}`} />
             <button
               type="button"
@@ -196,7 +201,7 @@ function Sizes({ stage: { kind }, at }: { stage: TransmissionStage; at: Transmis
           <QuantityField path={`${at}.driverMm`} label="Driving" hint="" placeholder="90 mm" />
           <QuantityField path={`${at}.drivenMm`} label="Driven" hint="" placeholder="90 mm" />
           {kind === 'variable-sheave' && (
-            <div className="col-span-2 col-start-2 grid grid-cols-2 gap-1.5">
+            <div className="col-span-2 grid grid-cols-2 gap-1.5 @[340px]:col-start-2">
               <QuantityField path={`${at}.slowestRatio`} label="Slowest ratio" placeholder="0.5" />
               <QuantityField path={`${at}.fastestRatio`} label="Fastest ratio" placeholder="2" />
             </div>

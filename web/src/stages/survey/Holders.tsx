@@ -29,25 +29,29 @@ export function Holders() {
           return (
             <li
               key={h.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 @wide:grid-cols-[1.8fr_1.1fr_1fr_1fr_1.2fr_44px]"
+              className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px] items-start gap-2 rounded-md border border-rule bg-paper p-2.5 @wider:grid-cols-[1.8fr_1.1fr_1fr_1fr_1.2fr_44px]"
             >
-              <div className="col-span-2 @wide:col-span-1">
+              <div className="col-span-2 @wider:col-span-1">
                 <WordsField path={`${path}.name`} label="What it is" />
               </div>
               <SelectField path={`${path}.kind`} label="Kind" />
-              <QuantityField path={`${path}.diameterMm`} label="Diameter" hint="" placeholder="160 mm" />
+              <div className="col-span-2 @wider:col-span-1">
+                <QuantityField path={`${path}.diameterMm`} label="Diameter" hint="" placeholder="160 mm" />
+              </div>
               <QuantityField path={`${path}.widthMm`} label="Width" hint="" placeholder="70 mm" />
-              {h.kind === 'wheel' ? (
-                <QuantityField path={`${path}.markedMPerS`} label="Marked rim speed" hint="" placeholder="no mark" />
-              ) : (
-                <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
-              )}
+              <div className="col-span-2 @wider:col-span-1">
+                {h.kind === 'wheel' ? (
+                  <QuantityField path={`${path}.markedMPerS`} label="Marked rim speed" hint="" placeholder="no mark" />
+                ) : (
+                  <QuantityField path={`${path}.markedRpm`} label="Marked limit" hint="" placeholder="no mark" />
+                )}
+              </div>
               <RemoveButton
                 what={h.name ?? 'it'}
-                className="self-end"
+                className="col-start-3 row-start-1 self-end @wider:col-auto @wider:row-auto"
                 onClick={() => change(`Take ${h.name ?? 'a holder'} away`, withoutItem(plan, 'holders', h.id))}
               />
-              <div className="col-span-full grid grid-cols-2 items-start gap-2 @wide:grid-cols-4">
+              <div className="col-span-full grid grid-cols-2 items-start gap-2 @wider:grid-cols-4">
                 <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" hint="" />
                 <SelectField path={`${path}.heldBy`} label="Held by" none="As the nose is" hint="" />
                 {h.markedRpm === undefined && h.markedMPerS === undefined && <YesNoField path={`${path}.unmarked`} />}

@@ -37,16 +37,22 @@ export function Jobs() {
           return (
             <li
               key={j.id}
-              className="grid grid-cols-2 items-start gap-2 rounded-md border border-rule bg-paper p-2.5 @wide:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_44px]"
+              className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px] items-start gap-2 rounded-md border border-rule bg-paper p-2.5 @wider:grid-cols-[1.6fr_1fr_1fr_1fr_0.8fr_44px]"
             >
-              <WordsField path={`${path}.name`} label="Job" />
+              <div className="col-span-2 @wider:col-span-1">
+                <WordsField path={`${path}.name`} label="Job" />
+              </div>
               <SelectField path={`${path}.kind`} label="Kind" />
-              <QuantityField path={`${path}.speedRpm`} label="Spindle speed" placeholder="as cut" />
+              <div className="col-span-2 @wider:col-span-1">
+                <QuantityField path={`${path}.speedRpm`} label="Spindle speed" placeholder="as cut" />
+              </div>
               <QuantityField path={`${path}.surfaceSpeedMPerMin`} label="or surface speed" placeholder="30 m/min" />
-              <QuantityField path={`${path}.diameterMm`} label="at diameter" hint="" placeholder="25 mm" />
+              <div className="col-span-2 @wider:col-span-1">
+                <QuantityField path={`${path}.diameterMm`} label="at diameter" hint="" placeholder="25 mm" />
+              </div>
               <RemoveButton
                 what={j.name ?? 'the job'}
-                className="self-end"
+                className="col-start-3 row-start-1 self-end @wider:col-auto @wider:row-auto"
                 onClick={() => change(`Take ${j.name ?? 'a job'} away`, withoutItem(plan, 'jobs', j.id))}
               />
               <Cut index={i} job={j} line={line} />
