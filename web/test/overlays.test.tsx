@@ -167,6 +167,15 @@ describe('the palette', () => {
     ])
     expect(options()).toEqual(expect.arrayContaining(said))
   })
+  test('finds every field by its words, filled in or not, wherever it stands', async () => {
+    shown(starred)
+    type('overload read in the drive')
+    expect(options()).toContain('overload amps Settings, read in the drive')
+    type('breaker')
+    const [breaker] = screen.getAllByRole('option').filter((o) => o.textContent?.includes('Survey, wall'))
+    fireEvent.click(breaker!)
+    await waitFor(() => expect(store.getState().screen.wantedStage).toBe('survey'))
+  })
   test('finds by a few letters, and says so where there is nothing', () => {
     shown(starred)
     type('mov links')

@@ -1,5 +1,6 @@
-import { claimOf, messageText, planWork, stageIds, stages } from '@zesty/core'
+import { claimOf, findFields, messageText, planWork, stageIds, stages, type StageId } from '@zesty/core'
 import { Command } from 'cmdk'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api } from '../state/api'
 import { overlayChanged } from '../state/screenSlice'
@@ -33,6 +34,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const offers = useOffers()
   const switchUnits = useSwitchUnits(shopId, units)
   const { data: machines } = api.useMachinesQuery(shopId)
+  const [text, setText] = useState('')
   const run = (work: () => void) => () => {
     onClose()
     // After the dialog has given the focus back, so that where we jump keeps it.
@@ -46,7 +48,12 @@ export function Palette({ onClose }: { onClose: () => void }) {
       overlayClassName="fixed inset-0 z-40 bg-black/45"
       contentClassName="fixed top-[8vh] left-1/2 z-50 w-[calc(100vw-24px)] max-w-[620px] -translate-x-1/2 rounded-lg border border-edge bg-paper p-3 shadow-2xl"
     >
-      <Command.Input className="field" placeholder="Type what you want: a stage, a remedy, a missing field" />
+      <Command.Input
+        className="field"
+        placeholder="Type what you want: a field, a stage, a remedy"
+        value={text}
+        onValueChange={setText}
+      />
       <Command.List className="mt-2 max-h-[60vh] overflow-auto">
         <Command.Empty className="lead px-3 py-4">Nothing goes by that name.</Command.Empty>
         <Command.Group heading="Stages" className={group}>
@@ -99,6 +106,22 @@ export function Palette({ onClose }: { onClose: () => void }) {
             ))}
           </Command.Group>
         )}
+        {text.trim().length > 1 && (
+          <Command.Group heading="Fields" className={group}>
+            {findFields(plan, text).map(({ path, name, within, stage }) => (
+              <Command.Item
+                key={path}
+                className={item}
+                // What was asked stands in it: it was found by more than its name.
+                value={`${text} any ${path}`}
+                onSelect={run(() => goToField(path))}
+              >
+                <span className="first-letter:uppercase">{name}</span>{' '}
+                <span className="text-ink-2">{whereOf(within, stage)}</span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        )}
         <Command.Group heading="Do" className={group}>
           {(
             [
@@ -135,4 +158,10 @@ export function Palette({ onClose }: { onClose: () => void }) {
       </Command.List>
     </Command.Dialog>
   )
+}
+
+/** `Settings, read in the drive`; the stage alone where the part is the stage. */
+const whereOf = (within: string, stage: StageId): string => {
+  const { name } = stages[stage]
+  return within === name.toLowerCase() ? name : `${name}, ${within}`
 }

@@ -1,6 +1,6 @@
 import type { PlanPath } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
-import { useId, type ReactNode } from 'react'
+import { useId, useRef, type ReactNode } from 'react'
 import { Field } from './Field'
 import { useField, useHeld, useSetField } from './fieldDocument'
 
@@ -77,6 +77,11 @@ export function Choices({
   const setHeld = useSetField(path)
   const id = useId()
   const current = options.find((o) => (o.holds ?? o.value) === held)?.value ?? ''
+  const choose = (value: string) => {
+    const option = options.find((o) => o.value === value)
+    setHeld(label, option ? (option.holds ?? option.value) : undefined)
+  }
+  const byArrow = useRef(false)
   return (
     <div className={`flex min-w-0 flex-col gap-0.5 ${wide ? 'col-span-full' : ''}`} data-path={path}>
       <span className="label" id={id}>
@@ -87,15 +92,25 @@ export function Choices({
         value={current}
         aria-labelledby={id}
         className="flex flex-wrap gap-1.5"
-        onValueChange={(value) => {
-          const option = options.find((o) => o.value === value)
-          setHeld(label, option ? (option.holds ?? option.value) : undefined)
+        onValueChange={choose}
+        // An arrow moves the focus; where it comes to by an arrow is chosen, as in any group of choices.
+        onKeyDownCapture={(event) => {
+          byArrow.current = event.key.startsWith('Arrow')
+        }}
+        onPointerDownCapture={() => {
+          byArrow.current = false
+        }}
+        onFocus={(event) => {
+          const { value } = (event.target as HTMLElement).dataset
+          if (byArrow.current && value !== undefined) choose(value)
+          byArrow.current = false
         }}
       >
         {options.map(({ value, words, picture }) => (
           <ToggleGroup.Item
             key={value}
             value={value}
+            data-value={value}
             className="flex min-h-11 min-w-11 flex-col items-center justify-center gap-1 rounded-md border border-edge bg-card px-3 py-1 text-[15px] leading-tight font-medium text-ink data-[state=on]:border-blue data-[state=on]:bg-blue data-[state=on]:text-card"
           >
             {picture}
