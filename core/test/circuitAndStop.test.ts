@@ -63,6 +63,32 @@ describe('running up and stopping', () => {
       2,
     )
   })
+  test('what always turns is added to the heaviest thing that is put on, and waits for what is not known of it', () => {
+    const alone = value(lathe(), 'stop.inertia') ?? 0
+    const with0 = lathe(set('survey.holders.0.alwaysTurns', true))
+    expect((value(with0, 'stop.inertia') ?? 0) - alone).toBeCloseTo(value(with0, 'holder.three-jaw.inertia') ?? 0, 9)
+    const unknown = lathe(set('survey.holders.0.alwaysTurns', true), set('survey.holders.0.widthMm', undefined))
+    expect(unknown.figures['stop.inertia']).toBeUndefined()
+    expect(unknown.blocked['stop.inertia']?.missing).toEqual(['survey.holders.0.widthMm'])
+  })
+  test('a thing by its drawing weighs what its steps do, of what it is made of', () => {
+    const steps = [
+      { outerMm: 250, lengthMm: 60 },
+      { outerMm: 120, boreMm: 35, lengthMm: 40 },
+    ]
+    const drawn = (...more: Patch) =>
+      lathe(set('survey.holders.1.inertiaFrom', 'drawing'), set('survey.holders.1.steps', steps), ...more)
+    const steel = value(drawn(), 'holder.four-jaw.inertia') ?? 0
+    expect(steel).toBeCloseTo(0.186977, 5)
+    expect(value(drawn(set('survey.holders.1.material', 'aluminium')), 'holder.four-jaw.inertia')).toBeCloseTo(
+      (steel * 2700) / 7850,
+      9,
+    )
+    const wrong = drawn(set('survey.holders.1.steps.1.boreMm', 130))
+    expect(wrong.blocked['holder.four-jaw.inertia']?.refusal).toMatch(/step 2 has a bore that is no smaller/)
+    const none = lathe(set('survey.holders.1.inertiaFrom', 'drawing'))
+    expect(none.blocked['holder.four-jaw.inertia']?.missing).toEqual(['survey.holders.1.steps'])
+  })
   test('a ramp the drive cannot swallow is found, with one that it can', () => {
     const trips = finding(lathe(set('settings.chosen.decelerationS', 3)), 'drive.stop-trips')
     expect(messageText(trips?.title ?? []).replace(/\u00a0/g, ' ')).toBe('A stop in 3 s would trip the drive')

@@ -46,6 +46,8 @@ const further: readonly Plan[] = [
   ),
   // What spins by a timed run-up.
   spoiled(set('survey.holders.1.inertiaFrom', 'timing'), set('survey.holders.1.runUpS', 4)),
+  // Two things that turn together.
+  spoiled(set('survey.holders.0.alwaysTurns', true)),
   // A box that is hot only half of the time.
   spoiled(
     set('installation.place', 'in-box'),

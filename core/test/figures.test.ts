@@ -143,6 +143,17 @@ const others: Record<string, Patch> = {
   ],
   'a coast that was timed': [set('survey.coastS', 25)],
   'a chuck whose inertia is timed': [set('survey.holders.1.inertiaFrom', 'timing'), set('survey.holders.1.runUpS', 4)],
+  'a chuck by its drawing, and a flywheel that always turns': [
+    set('survey.holders.0.inertiaFrom', 'rim'),
+    set('survey.holders.0.boreMm', 120),
+    set('survey.holders.0.material', 'iron'),
+    set('survey.holders.0.alwaysTurns', true),
+    set('survey.holders.1.inertiaFrom', 'drawing'),
+    set('survey.holders.1.steps', [
+      { outerMm: 250, lengthMm: 60 },
+      { outerMm: 120, boreMm: 35, lengthMm: 40 },
+    ]),
+  ],
   'a resistor in full': [
     set('drive.resistor', { ohm: 100, ratedW: 200, peakW: 2000 }),
     set('controls.stopsPerHour', 12),

@@ -212,6 +212,18 @@ describe('worked examples', () => {
     ],
     ['cutting.planned-torque', { torqueNm: 7.03, times: 2 }, { torqueNm: 14.06 }, 9],
     ['inertia.mass', { massKg: 23.12, outerMm: 250 }, { inertiaKgM2: 0.180625 }, 6],
+    [
+      'inertia.stepped',
+      {
+        steps: [
+          { outerMm: 250, lengthMm: 60 },
+          { outerMm: 120, innerMm: 35, lengthMm: 40 },
+        ],
+      },
+      { massKg: 26.37, inertiaKgM2: 0.186977 },
+      2,
+    ],
+    ['inertia.sum', { inertiasKgM2: [0.18, 0.02, 1] }, { inertiaKgM2: 1.2 }, 9],
     ['drive.drawn-power', { powerW: 2200, outputA: 4.3, plateA: 8.6 }, { drawnW: 1100 }, 6],
     ['drive.filter-fan', { lossW: 90, airflowM3PerH: 60, roomC: 30 }, { riseK: 8.955, insideC: 38.955 }, 3],
     ['inertia.rotor', { frameMm: 90, poles: 4 }, { inertiaKgM2: 0.003 }, 6],

@@ -34,7 +34,7 @@ export type { Place } from '../plan/installation'
 export { type Connection, connections, coolings, insulationClasses, type MotorPlate } from '../plan/motorPlate'
 export { mergePlans } from '../plan/mergePlans'
 export { applyPatch, type Change, inversePatch, type Patch, set, valueAt } from '../plan/patch'
-export { type DrivePlate, emptyPlan, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
+export { type DrivePlate, emptyPlan, type Holder, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
 export type { PlanPath, PositionPath, TransmissionStagePath } from '../plan/planPath'
 export { claimOf, isReadBack, plannedWork, planWork, withPlannedDone } from '../plan/planned'
 export { namedPositions } from '../plan/positionName'
@@ -42,7 +42,15 @@ export { copyPlan } from '../plan/copyPlan'
 export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'
 export type { SettingId } from '../plan/settingFields'
-export { type Hazard, hazards, type JobKind, type MachineKind, machineKinds, spindleNoses } from '../plan/survey'
+export {
+  type Hazard,
+  hazards,
+  type JobKind,
+  type MachineKind,
+  machineKinds,
+  MOST_STEPS,
+  spindleNoses,
+} from '../plan/survey'
 export { takeDrive, takeMotor } from '../plan/takePlate'
 export type { TransmissionStage } from '../plan/transmissionStage'
 export { readPlan } from '../plan/upgrade'

@@ -75,6 +75,7 @@ export const figureKeys = {
     'frictionNm',
     'inertia',
     'leastTorque',
+    'load',
     'lossW',
     'ownInertia',
     'pulleys',

@@ -80,7 +80,7 @@ function labelOf(path: string, key: string, left: unknown, right: unknown): stri
 /**
  * What a field of the plan holds, as a reader of these units would have it printed.
  *
- * @example printValue('settings.inDrive.maximumHz', 60) // '60 Hz'
+ * @example printValue('settings.inDrive.maximumHz', 60) // '60\u00a0Hz'
  */
 export function printValue(path: string, value: unknown, system: UnitSystem = 'metric'): string {
   const field = fieldOf(path)

@@ -122,9 +122,34 @@ export const seats = {
   washer: 'With a washer between',
 } as const
 
-export const inertiaWays = { size: 'Its size', rim: 'Its rim', mass: 'Its mass', timing: 'Timing' } as const
+export const inertiaWays = {
+  size: 'Its size',
+  rim: 'Its rim',
+  mass: 'Its mass',
+  drawing: 'Its steps, by drawing',
+  timing: 'Timing',
+} as const
 
-/** What spins at the spindle and has its own limit; how heavy it turns is known by size, rim, mass or timing. */
+export const holderMaterials = {
+  steel: 'Steel',
+  iron: 'Cast iron',
+  aluminium: 'Aluminium',
+  brass: 'Brass',
+  abrasive: 'Grinding wheel',
+  wood: 'Wood',
+} as const
+
+/** Steps that one drawing has at most. */
+export const MOST_STEPS = 12
+
+/** One step of something turned, as its drawing gives it. */
+const stepSchema = z.strictObject({
+  outerMm: quantity('length', 'Outside of the step', 1, 3000),
+  boreMm: quantity('length', 'Its bore', 0.5, 3000),
+  lengthMm: quantity('length', 'Its length', 0.1, 3000),
+})
+
+/** What spins at the spindle and has its own limit; how heavy it turns is known by size, rim, mass, drawing or timing. */
 export const holderSchema = z.strictObject({
   id,
   name: words('What spins', 60),
@@ -139,11 +164,14 @@ export const holderSchema = z.strictObject({
   ),
   inertiaFrom: choice('Its inertia from', inertiaWays, 'Its size unless you say so'),
   boreMm: quantity('length', 'Inside of the rim', 1, 3000, 'Of a wheel that is mostly rim'),
+  material: choice('Made of', holderMaterials, 'Steel unless you say so'),
+  steps: z.array(stepSchema).max(MOST_STEPS).optional().meta({ label: 'Steps of its drawing' }),
   massKg: quantity('mass', 'Mass', 0.01, 5000, 'On a scale'),
   runUpS: quantity('time', 'Runs up in', 0.05, 600, 'Timed with the motor pulling at its rated torque'),
   markedRpm: quantity('speed', 'Marked highest speed', 1, 200_000, 'Only what is stamped or printed on it'),
   markedMPerS: quantity('beltSpeed', 'Marked rim speed', 1, 250, 'Wheels: the m/s or ft/min on the label'),
   heldBy: choice('Held by', fastenings, 'By the nose unless you say so'),
+  alwaysTurns: yesNo('Always turns', 'With all that is put on: a flywheel'),
   unmarked: yesNo('No mark on it', 'Looked for all round, and there is none'),
 })
 

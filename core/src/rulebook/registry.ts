@@ -117,6 +117,8 @@ const all = [
   workholding.threadSeat,
   workholding.cylinderInertia,
   workholding.ringInertia,
+  workholding.steppedInertia,
+  workholding.inertiaSum,
   workholding.massInertia,
   workholding.reflectedInertia,
   workholding.rotorByFrame,

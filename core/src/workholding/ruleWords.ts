@@ -76,6 +76,34 @@ export const workholdingRuleWords = {
     output: { massKg: 'kg, mass', inertiaKgM2: 'kg m2, about the axis' },
     example: { outerMm: 600, innerMm: 520, lengthMm: 50, densityKgM3: 7850 },
   },
+  'inertia.stepped': {
+    title: 'Mass and inertia of something turned, by its steps',
+    formula: 'm = sum rho pi (D^2 - d^2) L / 4;  J = sum m (D^2 + d^2) / 8',
+    citation: 'Mechanics of a solid of revolution',
+    input: {
+      steps: 'each step along the axis',
+      'steps[].outerMm': 'mm, outer diameter',
+      'steps[].innerMm': 'mm, its bore; full where there is none',
+      'steps[].lengthMm': 'mm, along the axis',
+      densityKgM3: 'kg/m3; steel 7850',
+    },
+    output: { massKg: 'kg, mass', inertiaKgM2: 'kg m2, about the axis' },
+    example: {
+      steps: [
+        { outerMm: 250, innerMm: 0, lengthMm: 60 },
+        { outerMm: 120, innerMm: 35, lengthMm: 40 },
+      ],
+      densityKgM3: 7850,
+    },
+  },
+  'inertia.sum': {
+    title: 'Inertia of what turns together',
+    formula: 'J = sum of J_i',
+    citation: 'Mechanics: inertias about one axis add up',
+    input: { inertiasKgM2: 'kg m2, of each, about the same axis' },
+    output: { inertiaKgM2: 'kg m2, about the axis' },
+    example: { inertiasKgM2: [0.18, 0.02] },
+  },
   'inertia.rotor': {
     title: 'Inertia of a motor’s rotor by its frame',
     formula: 'the planning table’s value at the nearest shaft height; 2-pole x 0.6',

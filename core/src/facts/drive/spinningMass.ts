@@ -1,33 +1,36 @@
+import { densities } from '../../data/densities'
 import { usualFrameMm } from '../../data/rotorInertia'
 import { frictionShare, typedSizes } from '../../drivetrain'
 import { frameHeightMm } from '../../motor'
-import type { Holder, TransmissionStage } from '../../plan'
+import { holderMaterials, type Holder, type TransmissionStage } from '../../plan'
 import {
   cylinderInertia,
+  inertiaSum,
   massInertia,
   pulleyInertia,
   ringInertia,
   rotorByFrame,
   runUpInertia,
   spindleInertia,
+  steppedInertia,
 } from '../../workholding'
 import type { Knowing } from '../context'
-import { isKnown, type FigureState } from '../figure'
-import { choice, named, unknownField } from '../ledger'
+import { isKnown, numberOf, type FigureState } from '../figure'
+import { choice, named, unknownField, type Raw } from '../ledger'
 import type { MotorFacts } from '../motor/motorFacts'
 import type { PositionFacts } from '../spindle/speedFacts'
 import { holderName } from '../spindle/spindleLimits'
 
 /** What must be sped up and stopped, felt at the spindle on the position used most. */
 export interface SpinningMass {
-  /** The heaviest thing on the spindle. */
+  /** The heaviest thing that is put on the spindle; of what always turns, where nothing else is. */
   heaviest: { name: string; index: number } | undefined
   /** Of each thing that may spin, in the order of the plan. */
   holders: FigureState[]
   rotor: FigureState
-  /** The heaviest thing alone. */
+  /** The heaviest thing, with all that always turns. */
   load: FigureState
-  /** The heaviest thing, the pulleys and the rotor. */
+  /** That load, the pulleys and the rotor. */
   inertia: FigureState
 }
 
@@ -47,8 +50,10 @@ export function spinningMass(context: Before): SpinningMass {
   const pulleys = pulleysOf(context)
   const own = { rotorKgM2: rotor, pulleysKgM2: pulleys, speedRatio: main?.speedRatio ?? noMain }
   const holders = plan.survey.holders.map((holder, index) => holderInertia(context, holder, index, own))
+  const always = (index: number) => plan.survey.holders[index]?.alwaysTurns === true
   const known = holders.flatMap((inertia, index) => (isKnown(inertia) ? [{ inertia, index }] : []))
-  const most = known.reduce<(typeof known)[number] | undefined>(
+  const puton = known.filter(({ index }) => !always(index))
+  const most = (puton.length > 0 ? puton : known).reduce<(typeof known)[number] | undefined>(
     (best, one) => (best && best.inertia.value >= one.inertia.value ? best : one),
     undefined,
   )
@@ -60,13 +65,29 @@ export function spinningMass(context: Before): SpinningMass {
     const inertia = ledger.block(naming, [unknown])
     return { heaviest: undefined, holders, rotor, load: inertia, inertia }
   }
+  const others = holders.filter((_, index) => index !== most.index && always(index))
+  const load = others.length === 0 ? most.inertia : together(context, [most.inertia, ...others])
   return {
     heaviest: { name: holderName(holder), index: most.index },
     holders,
     rotor,
-    load: most.inertia,
-    inertia: ledger.derive(spindleInertia, 'inertiaKgM2', naming, { loadKgM2: most.inertia, ...own }),
+    load,
+    inertia: ledger.derive(spindleInertia, 'inertiaKgM2', naming, { loadKgM2: load, ...own }),
   }
+}
+
+/** Things that turn together; not known while one of them is not. */
+function together({ ledger }: Before, inertias: readonly FigureState[]): FigureState {
+  const naming = named('stop.load', 'Inertia of what turns together on the spindle', 'inertia')
+  if (!inertias.every(isKnown)) return ledger.block(naming, inertias)
+  return ledger.derive(inertiaSum, 'inertiaKgM2', naming, {
+    inertiasKgM2: {
+      raw: inertias.map(numberOf),
+      shown: `${inertias.length} of them`,
+      label: 'What is put on, and what always turns',
+      from: inertias,
+    },
+  })
 }
 
 const noMain = unknownField('survey.mainPositionId', 'Position used most')
@@ -121,6 +142,16 @@ function pulleysOf({ ledger, main }: Before): FigureState | undefined {
   )
 }
 
+const sumOf = (others: readonly FigureState[]): Raw =>
+  others.length === 0
+    ? choice(0, 'Nothing else on the spindle')
+    : {
+        raw: others.reduce((sum, one) => sum + (numberOf(one) ?? 0), 0),
+        shown: `${others.length} of them`,
+        label: 'What always turns',
+        from: others,
+      }
+
 type Own = Record<'rotorKgM2' | 'speedRatio', FigureState> & { pulleysKgM2: FigureState | undefined }
 
 /** Inertia of one thing that spins, by the way that is chosen: a full disc, its rim, its mass or a timed run-up. */
@@ -129,6 +160,12 @@ function holderInertia(context: Before, holder: Holder, index: number, own: Own)
   const name = holderName(holder)
   const path = `survey.holders.${index}` as const
   const outer = ledger.given(`${path}.diameterMm`, `${name}: diameter`)
+  const { material = 'steel' } = holder
+  const densityKgM3: Raw = {
+    raw: densities.kgM3[material],
+    shown: `${densities.kgM3[material]} kg/m³`,
+    label: `Density: ${holderMaterials[material].toLowerCase()}`,
+  }
   const naming = (how: string) => named(`holder.${holder.id}.inertia`, `Inertia of ${name}, ${how}`, 'inertia')
   switch (holder.inertiaFrom) {
     case 'rim':
@@ -136,7 +173,10 @@ function holderInertia(context: Before, holder: Holder, index: number, own: Own)
         outerMm: outer,
         innerMm: ledger.given(`${path}.boreMm`, `${name}: inside of the rim`),
         lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`),
+        densityKgM3,
       })
+    case 'drawing':
+      return byDrawing(context, holder, path, densityKgM3)
     case 'mass':
       return ledger.derive(
         massInertia,
@@ -147,33 +187,69 @@ function holderInertia(context: Before, holder: Holder, index: number, own: Own)
         { planning: true },
       )
     case 'timing':
-      return byRunUp(context, holder, `${path}.runUpS`, own)
+      return byRunUp(context, holder, `${path}.runUpS`, own, alwaysTurning(context, index, own))
     default:
       return ledger.derive(
         cylinderInertia,
         'inertiaKgM2',
-        naming('as a steel disc'),
-        { outerMm: outer, lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`) },
-        // That it is a full disc of steel is a planning value.
+        naming(`as a disc of ${holderMaterials[material].toLowerCase()}`),
+        { outerMm: outer, lengthMm: ledger.given(`${path}.widthMm`, `${name}: width`), densityKgM3 },
+        // That it is a full disc, and of what, is a planning value.
         { planning: true },
       )
   }
 }
 
-/** By its run-up on rated torque to the top speed of the position used most, less rotor and pulleys. */
+/** By the steps of its drawing; one that lacks a size is asked for it. */
+function byDrawing(
+  { ledger }: Before,
+  holder: Holder,
+  path: `survey.holders.${number}`,
+  densityKgM3: Raw,
+): FigureState {
+  const name = holderName(holder)
+  const naming = named(`holder.${holder.id}.inertia`, `Inertia of ${name}, by its drawing`, 'inertia')
+  const { steps = [] } = holder
+  if (steps.length === 0) return ledger.block(naming, [unknownField(`${path}.steps`, `${name}: steps of its drawing`)])
+  const sizes = steps.flatMap(({ boreMm }, i) => [
+    ledger.given(`${path}.steps.${i}.outerMm`, `${name}: outside of step ${i + 1}`),
+    ledger.given(`${path}.steps.${i}.lengthMm`, `${name}: length of step ${i + 1}`),
+    ...(boreMm === undefined ? [] : [ledger.given(`${path}.steps.${i}.boreMm`, `${name}: bore of step ${i + 1}`)]),
+  ])
+  return ledger.derive(steppedInertia, 'inertiaKgM2', naming, {
+    steps: {
+      raw: steps.map(({ outerMm, boreMm, lengthMm }) => ({ outerMm, innerMm: boreMm ?? 0, lengthMm })),
+      shown: `${steps.length} of them`,
+      label: 'Steps of the drawing',
+      from: sizes,
+    },
+    densityKgM3,
+  })
+}
+
+/** What turns with a thing that is timed: all that always turns and is known otherwise. */
+const alwaysTurning = (context: Before, timed: number, own: Own): FigureState[] =>
+  context.plan.survey.holders.flatMap((holder, index) =>
+    holder.alwaysTurns === true && holder.inertiaFrom !== 'timing' && index !== timed
+      ? [holderInertia(context, holder, index, own)]
+      : [],
+  )
+
+/** By its run-up on rated torque to the top speed of the position used most, less rotor, pulleys and what always turns. */
 function byRunUp(
   { ledger, tables, main }: Before,
   holder: Holder,
   path: `survey.holders.${number}.runUpS`,
   own: Own,
+  others: readonly FigureState[],
 ): FigureState {
   const name = holderName(holder)
   const torqueNm = main?.torqueNm ?? noMain
   const ownKgM2 = ledger.derive(
     spindleInertia,
     'inertiaKgM2',
-    named('stop.ownInertia', 'Inertia of rotor and pulleys, at the spindle', 'inertia'),
-    { loadKgM2: choice(0, 'Nothing on the spindle'), ...own },
+    named('stop.ownInertia', 'Inertia of what turns with it, at the spindle', 'inertia'),
+    { loadKgM2: sumOf(others), ...own },
   )
   const frictionNm = ledger.derive(
     frictionShare,

@@ -1,6 +1,11 @@
+import { set } from '@zesty/core'
 import { Plus } from 'lucide-react'
 import { useChange, usePlan } from '../../state/openPlan'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
+import { TypedField } from '../../parts/TypedField'
+import { useUnits } from '../../state/units'
+import { printTurned, readTurned, type TurnedStep } from './readTurned'
+import { TurnedDrawing } from './TurnedDrawing'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { WordsField } from '../../parts/WordsField'
@@ -55,6 +60,10 @@ export function Holders() {
                 <SelectField path={`${path}.inertiaFrom`} label="Inertia from" none="Its size" hint="" />
                 <SelectField path={`${path}.heldBy`} label="Held by" none="As the nose is" hint="" />
                 {h.markedRpm === undefined && h.markedMPerS === undefined && <YesNoField path={`${path}.unmarked`} />}
+                {h.inertiaFrom !== 'mass' && h.inertiaFrom !== 'timing' && (
+                  <SelectField path={`${path}.material`} none="Steel" hint="" />
+                )}
+                <YesNoField path={`${path}.alwaysTurns`} />
                 {h.inertiaFrom === 'rim' && (
                   <QuantityField path={`${path}.boreMm`} label="Inside of the rim" hint="" placeholder="520 mm" />
                 )}
@@ -65,6 +74,7 @@ export function Holders() {
                   <QuantityField path={`${path}.runUpS`} label="Runs up in" hint="On rated torque" placeholder="4 s" />
                 )}
               </div>
+              {h.inertiaFrom === 'drawing' && <ByDrawing path={path} steps={h.steps ?? []} />}
             </li>
           )
         })}
@@ -87,5 +97,28 @@ export function Holders() {
         <Plus size={18} aria-hidden="true" /> {grinds ? 'Add a wheel' : 'Add a chuck, wheel or cutter'}
       </button>
     </section>
+  )
+}
+
+/** Its steps as they are typed, and drawn as they were understood. */
+function ByDrawing({ path, steps }: { path: `survey.holders.${number}`; steps: readonly TurnedStep[] }) {
+  const units = useUnits()
+  return (
+    <div className="col-span-full flex flex-col gap-2">
+      <TypedField
+        path={`${path}.steps`}
+        label="Steps along its axis, outside x length"
+        hint="From end to end; a bore where it has one"
+        placeholder="250 x 60, 120 x 40 bore 35"
+        printed={printTurned(steps, units)}
+        read={(text) => {
+          const read = readTurned(text, units)
+          return read.ok
+            ? { ok: true, value: [set(`${path}.steps`, read.value.length === 0 ? undefined : read.value)] }
+            : read
+        }}
+      />
+      <TurnedDrawing steps={steps} />
+    </div>
   )
 }
