@@ -12,7 +12,7 @@ import {
   type UnitSystem,
 } from '@zesty/core'
 import { compareMotors, compareRoutes, fitFindings, routeFindings } from '@zesty/core/compare'
-import { fitMeasurements, withMeasured } from '@zesty/core/measurements'
+import { fitMeasurements, type Measured } from '@zesty/core/measurements'
 import type { Outcome } from '@zesty/core/rules'
 import { complain, faultLine } from './complain'
 
@@ -43,16 +43,20 @@ const extras = ['route', 'fit'] as const
 type Extra = (typeof extras)[number]
 
 /** What the comparisons say, with their verdicts as findings. Figures open to their working as on the screen. */
-function compared(plan: Plan, wanted: readonly Extra[]): { findings: Finding[]; route?: unknown; fit?: unknown } {
+function compared(
+  plan: Plan,
+  measured: Measured,
+  wanted: readonly Extra[],
+): { findings: Finding[]; route?: unknown; fit?: unknown } {
   const findings: Finding[] = []
   const more: { route?: unknown; fit?: unknown } = {}
   if (wanted.includes('route')) {
-    const routes = compareRoutes(plan, evaluate(plan))
+    const routes = compareRoutes(plan, evaluate(plan, undefined, measured))
     findings.push(...routeFindings(plan, routes))
     more.route = routes
   }
   if (wanted.includes('fit')) {
-    const motors = compareMotors(plan).map(({ id, name, fit }) => ({ id: id ?? 'motor', name, fit }))
+    const motors = compareMotors(plan, measured).map(({ id, name, fit }) => ({ id: id ?? 'motor', name, fit }))
     findings.push(...motors.flatMap(({ id, fit }) => fitFindings(fit, id)))
     more.fit = motors
   }
@@ -98,7 +102,7 @@ export function evaluateFiles(args: string[]): number {
     const measured = fitMeasurements(found.measurements.map((reading, i) => ({ ...reading, id: `${i}` })))
     const { plan } = found
     const judged = advise(plan, undefined, measured)
-    const { findings, ...more } = compared(withMeasured(plan, measured).plan, wanted)
+    const { findings, ...more } = compared(plan, measured, wanted)
     const evaluation = { ...judged, findings: [...judged.findings, ...findings] }
     if (args.includes('--text'))
       process.stdout.write(`${alone ? '' : `== ${file}\n`}${report(plan, evaluation, system)}${alone ? '' : '\n'}`)

@@ -80,6 +80,18 @@ describe('what is asked is named exactly, and only what applies', () => {
   test('whose drive is known is not asked for a route', () => {
     expect(asked(set('route.chosen', undefined))).not.toContain('route.chosen')
   })
+  test('whether it doubles: of any drive for one phase up to 130 V, and of no other', () => {
+    const doubles = (input: '1' | '3', inputVoltageV: number | undefined) =>
+      asked(
+        set('drive.doubler', undefined),
+        set('drive.input', input),
+        set('drive.inputVoltageV', inputVoltageV),
+        set('drive.inputVoltageTopV', undefined),
+      ).includes('drive.doubler')
+    expect([100, 115, 120, 127, 130, undefined].map((v) => doubles('1', v))).toEqual(Array(6).fill(true))
+    expect([200, 230, 400].map((v) => doubles('1', v))).toEqual([false, false, false])
+    expect([120, undefined].map((v) => doubles('3', v))).toEqual([false, false])
+  })
   test('of a job what its rule wants', () => {
     const job = (more: object) => asked(set('survey.jobs', [{ id: 'j', speedRpm: 200, ...more }]))
     expect(job({ kind: 'turning', diameterMm: 25 })).toContain('survey.jobs.0.material')

@@ -13,6 +13,7 @@ import { frameHeightMm, terminalLinks } from '../src/motor'
 import { applyPatch, emptyPlan, set, upgrade, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'
+import { measuredBy } from './readings'
 import { demoPlan } from './demoPlans'
 
 describe('frames', () => {
@@ -78,6 +79,23 @@ describe('enclosures', () => {
 
 describe('motors side by side', () => {
   const columns = () => compareMotors(demoPlan('gap-bed-lathe'))
+  test('what was read of the machine counts for each, what was read of the winding for its own alone', () => {
+    const plan = demoPlan('gap-bed-lathe')
+    plan.survey.coastS = undefined
+    const read = measuredBy(
+      { kind: 'coast', value: 14, fromRpm: 1200, positionId: 'b' },
+      { kind: 'insulation', value: 0.2 },
+    )
+    const [own, other] = compareMotors(plan, read)
+    const [bare] = compareMotors(plan)
+    expect([own, other, bare].map((c) => c?.evaluation.figures['survey.coastS']?.basis === 'measured')).toEqual([
+      true,
+      true,
+      false,
+    ])
+    expect([own, other].map((c) => c?.evaluation.figures['checks.testMOhm']?.value)).toEqual([0.2, undefined])
+    expect(compareDrives(plan, read)[1]?.evaluation.figures['checks.testMOhm']?.value).toBe(0.2)
+  })
   test('the plan’s own first, then each thought of', () =>
     expect(columns().map((c) => c.name)).toEqual([
       'In the plan',

@@ -1,4 +1,5 @@
 import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import { nothingMeasured } from '../measurements/measured'
 import type { FigureState } from '../facts/figure'
 import { ingressOf, letsIn } from '../facts/drive/ingress'
 import { named, type Ledger } from '../facts/ledger'
@@ -30,8 +31,8 @@ export interface DriveColumn {
   parts: CostPart[]
 }
 
-/** The plan's drive, where its plate says anything, and every drive thought of, side by side. */
-export function compareDrives(plan: Plan): DriveColumn[] {
+/** The plan's drive, where its plate says anything, and every drive thought of, side by side, judged by what was read off the machine too. */
+export function compareDrives(plan: Plan, measured = nothingMeasured): DriveColumn[] {
   const own =
     Object.keys(plan.drive).length > 0
       ? [{ id: undefined, name: plan.drive.name?.trim() || 'In the plan', plate: plan.drive }]
@@ -43,7 +44,7 @@ export function compareDrives(plan: Plan): DriveColumn[] {
   }))
   return [...own, ...thought].map(({ id, name, plate }) => {
     const tried = id === undefined ? plan : applyPatch(plan, takeDrive(plate))
-    const evaluation = evaluate(tried)
+    const evaluation = evaluate(tried, undefined, measured)
     const ledger = continued(tried, evaluation)
     const slowest = slowestJob(evaluation, ledger)
     const ingress = ingressOf(plate.enclosure)

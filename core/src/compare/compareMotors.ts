@@ -1,4 +1,6 @@
 import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import { nothingMeasured } from '../measurements/measured'
+import { ofMachine } from '../measurements/ofMachine'
 import { applyPatch, type MotorPlate, type Plan } from '../plan'
 import { motorFit, type FitLine } from './motorFit'
 import { continued, slowestJob, type SlowestJob } from './slowestJob'
@@ -18,8 +20,8 @@ export interface MotorColumn {
   jobs: number
 }
 
-/** The plan's motor, where its plate says anything, and every motor thought of, side by side. */
-export function compareMotors(plan: Plan): MotorColumn[] {
+/** The plan's motor, where its plate says anything, and every motor thought of, side by side, judged by what was read off the machine too. */
+export function compareMotors(plan: Plan, measured = nothingMeasured): MotorColumn[] {
   const own = Object.keys(plan.motor).length > 0 ? [{ id: undefined, name: 'In the plan', plate: plan.motor }] : []
   const thought = plan.candidates.motors.map(({ id, name, plate }, i) => ({
     id,
@@ -28,7 +30,7 @@ export function compareMotors(plan: Plan): MotorColumn[] {
   }))
   return [...own, ...thought].map(({ id, name, plate }) => {
     const tried = id === undefined ? plan : applyPatch(plan, takeMotor(plate))
-    const evaluation = evaluate(tried)
+    const evaluation = evaluate(tried, undefined, id === undefined ? measured : ofMachine(measured))
     const ledger = continued(tried, evaluation)
     const slowest = slowestJob(evaluation, ledger)
     return {

@@ -11,6 +11,7 @@ export {
   type MeasurementKind,
   type Reading,
 } from '../measurements/measurement'
+export { ofMachine } from '../measurements/ofMachine'
 export { readingsCsv } from '../measurements/readingsCsv'
 export { readReadings, type ReadingsRead } from '../measurements/readReadings'
 export { withMeasured } from '../measurements/withMeasured'

@@ -248,8 +248,9 @@ export const wallFindings = [
   judgement(
     { id: 'wall.doubler', asks: 'Volts into a doubler', stage: 'drive', chainLink: 'wall', by: 'buying', danger: true },
     ({ plan, supply, drive }): Answer => {
-      const { doubler, inputVoltageV } = plan.drive
+      const { doubler, input, inputVoltageV } = plan.drive
       if (doubler === false) return doesNotApply('The drive does not double its volts')
+      if (doubler === undefined && input === '3') return doesNotApply('Drives for three phases do not double them')
       if (doubler === undefined)
         return inputVoltageV !== undefined && inputVoltageV > DOUBLER_MOST_V
           ? doesNotApply('A drive made for such volts does not double them')

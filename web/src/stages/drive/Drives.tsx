@@ -2,7 +2,7 @@ import { takeDrive } from '@zesty/core'
 import { compareDrives } from '@zesty/core/compare'
 import { useMemo } from 'react'
 import { useEvaluation } from '../../state/evaluation'
-import { useChange, usePlan } from '../../state/openPlan'
+import { useChange, useMeasured, usePlan } from '../../state/openPlan'
 import { CandidateButtons } from '../../candidates/CandidateButtons'
 import { CandidateForm } from '../../candidates/CandidateForm'
 import { useCandidates } from '../../candidates/useCandidates'
@@ -12,10 +12,11 @@ import { SizeSchools } from './SizeSchools'
 /** Drives thought of, side by side against this motor, this wall and these jobs. */
 export function Drives() {
   const plan = usePlan()
+  const measured = useMeasured()
   const evaluation = useEvaluation()
   const change = useChange()
   const candidates = useCandidates('drive')
-  const columns = useMemo(() => compareDrives(plan), [plan])
+  const columns = useMemo(() => compareDrives(plan, measured), [plan, measured])
   return (
     <section className="sheet mt-4" aria-labelledby="drives">
       <h2 id="drives" tabIndex={-1} className="h-part">

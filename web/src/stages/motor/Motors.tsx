@@ -1,7 +1,7 @@
 import { takeMotor } from '@zesty/core'
 import { compareMotors } from '@zesty/core/compare'
 import { useMemo } from 'react'
-import { useChange, usePlan } from '../../state/openPlan'
+import { useChange, useMeasured, usePlan } from '../../state/openPlan'
 import { CandidateButtons } from '../../candidates/CandidateButtons'
 import { CandidateForm } from '../../candidates/CandidateForm'
 import { useCandidates } from '../../candidates/useCandidates'
@@ -11,9 +11,10 @@ import { OldMotorSheet } from './OldMotorSheet'
 /** Motors thought of, side by side with the one that stands there: what each does, and whether it fits. */
 export function Motors() {
   const plan = usePlan()
+  const measured = useMeasured()
   const change = useChange()
   const candidates = useCandidates('motor')
-  const columns = useMemo(() => compareMotors(plan), [plan])
+  const columns = useMemo(() => compareMotors(plan, measured), [plan, measured])
   return (
     <section className="sheet mt-4" aria-labelledby="motors">
       <h2 id="motors" tabIndex={-1} className="h-part">

@@ -1,11 +1,12 @@
 import { printNumber, printQuantity, messageText } from '@zesty/core'
+import { ofMachine, withMeasured } from '@zesty/core/measurements'
 import { usualCriteria, whyFirst, type Combination, type SearchState, type SearchCriteria } from '@zesty/core/search'
 import { Search, Square } from 'lucide-react'
 import { memo, useState } from 'react'
 import { useKept } from '../../state/useItems'
 import { notice } from '../../state/notice'
 import { useEvaluation } from '../../state/evaluation'
-import { usePlan, useShopId } from '../../state/openPlan'
+import { useMeasured, usePlan, useShopId } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 import { connectionWords, pulleyWords } from './combinationWords'
 import { ParetoChart } from './ParetoChart'
@@ -18,6 +19,7 @@ const NONE: readonly never[] = []
 /** Looks through every motor, drive, link, hertz and pulley that is allowed, for what does most. */
 export function SearchSheet() {
   const plan = usePlan()
+  const measured = useMeasured()
   const { jobs } = useEvaluation()
   const shopId = useShopId()
   const library = useKept(shopId)
@@ -27,7 +29,8 @@ export function SearchSheet() {
   const { phase, state } = searching
   const begin = () => {
     setPicked(undefined)
-    void start(plan, library ?? NONE, criteria)
+    // Every way that is tried has another motor or other pulleys; what was read of the machine stays.
+    void start(withMeasured(plan, ofMachine(measured)).plan, library ?? NONE, criteria)
   }
   return (
     <section className="sheet mt-4" aria-labelledby="search">
