@@ -58,7 +58,7 @@ test('a new version of the page is offered and taken when the person says so, no
   expect(await phone.evaluate(() => performance.timeOrigin)).toBe(loaded)
 
   await Promise.all([phone.waitForEvent('load'), offer.click()])
-  await expect(phone.getByLabel('Frame')).toHaveValue('100L')
+  await expect(phone.getByLabel('Frame', { exact: true })).toHaveValue('100L')
   await expect(offer).toHaveCount(0)
   await pocket.close()
   await computer.close()
@@ -101,14 +101,28 @@ test('a phone is let in once, works without a network, and is a stranger when it
   await type(phone, 'Power', '2.2 kW')
   await expect(phone.getByRole('status')).toContainText('Waiting for the server')
 
-  // Somebody at the computer changes another thing meanwhile.
   const api = `${server.url}/api/conversions/${id}`
+  const readings = async () =>
+    (await (await computer.request.get(`${api}/measurements`)).json()) as { kind: string; value: number }[]
+  const before = await readings()
+  await phone.getByRole('link', { name: /Survey/ }).click()
+  await phone.getByRole('button', { name: 'Readings', exact: true }).click()
+  const form = phone.getByRole('form', { name: 'A reading' })
+  await form.getByLabel('Spindle speed').fill('598 rpm')
+  await form.getByLabel('Drive at').fill('50 Hz')
+  await form.getByRole('button', { name: 'Keep the reading' }).click()
+  await expect(phone.getByText('not sent yet')).toBeVisible()
+  expect(await readings()).toHaveLength(before.length)
+
+  // Somebody at the computer changes another thing meanwhile.
   const now = (await (await computer.request.get(api)).json()) as { revision: number; plan: { motor: object } }
   const plan = { ...now.plan, motor: { ...now.plan.motor, frame: '112M' } }
   expect((await computer.request.put(api, { data: { baseRevision: now.revision, plan } })).status()).toBe(200)
 
   await pocket.setOffline(false)
   await kept(phone)
+  await expect(phone.getByText('not sent yet')).toHaveCount(0)
+  await expect.poll(async () => (await readings()).filter(({ value }) => value === 598)).toHaveLength(1)
   const after = (await (await computer.request.get(api)).json()) as {
     plan: { motor: { powerW: number; frame: string } }
   }

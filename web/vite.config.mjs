@@ -34,7 +34,7 @@ export default defineConfig({
             // What was open opens again without a network; with one, it is always asked for first.
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
-              /^\/api\/(shops(\/[^/]+(\/(conversions|library))?)?|conversions\/[^/]+\/(judged|revisions)|rules\/.+|access\/me)$/.test(
+              /^\/api\/(shops(\/[^/]+(\/(conversions|library))?)?|conversions\/[^/]+\/(judged|revisions|measurements|entries)|rules\/.+|access\/me)$/.test(
                 url.pathname,
               ),
             handler: 'NetworkFirst',

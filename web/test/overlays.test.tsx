@@ -172,8 +172,8 @@ describe('the palette', () => {
     type('overload read in the drive')
     expect(options()).toContain('overload amps Settings, read in the drive')
     type('breaker')
-    const [breaker] = screen.getAllByRole('option').filter((o) => o.textContent?.includes('Survey, wall'))
-    fireEvent.click(breaker!)
+    const [breaker] = screen.getAllByRole('option').filter((o) => o.textContent.includes('Survey, wall'))
+    fireEvent.click(breaker ?? document.body)
     await waitFor(() => expect(store.getState().screen.wantedStage).toBe('survey'))
   })
   test('finds by a few letters, and says so where there is nothing', () => {

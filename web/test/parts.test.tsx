@@ -82,14 +82,14 @@ describe('choices', () => {
   })
   test('are chosen by the arrows too, and by no tab into them', async () => {
     show(<ChoiceField path="motor.cooling" />)
-    const [first, second] = screen.getAllByRole('radio')
-    act(() => first?.focus())
+    const [first = document.body, second] = screen.getAllByRole('radio')
+    act(() => first.focus())
     expect('cooling' in open().plan.motor).toBe(false)
-    fireEvent.keyDown(first!, { key: 'ArrowRight' })
+    fireEvent.keyDown(first, { key: 'ArrowRight' })
     await waitFor(() => expect(second?.getAttribute('aria-checked')).toBe('true'))
     expect(document.activeElement).toBe(second)
     act(() => second?.blur())
-    act(() => first?.focus())
+    act(() => first.focus())
     expect(second?.getAttribute('aria-checked')).toBe('true')
   })
   test('yes and no are neither until said', () => {

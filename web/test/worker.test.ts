@@ -17,6 +17,9 @@ const read = readConversionFile(JSON.parse(readFileSync(file, 'utf8')))
 if (!read.ok) throw new Error(file)
 const plan = read.value.plan
 
+// A search is seconds of work where something else runs too.
+jest.setTimeout(30_000)
+
 describe('the search off the page’s thread', () => {
   test('ends with what the search itself finds', async () => {
     const steps = search(plan, searchSpace(plan, [], usualCriteria), usualCriteria)

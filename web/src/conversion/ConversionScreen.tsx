@@ -19,6 +19,7 @@ import { PrintHead } from './PrintHead'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
 import { fetchJudge } from '../state/judging'
+import { useSendHeld } from '../state/sendHeld'
 import { useJudge } from './useJudge'
 import { useKeys } from './useKeys'
 import { useStageScroll } from './useStageScroll'
@@ -121,6 +122,7 @@ function OpenConversion() {
   useKeys(stage)
   useStageScroll(stage)
   useJudge()
+  useSendHeld()
   useKeptOnClose()
 
   return (

@@ -15,9 +15,12 @@ const AT_ONCE = 50
 /** Readings, the latest first; what does not belong with the rest is marked. */
 export function ReadingList({
   readings,
+  held,
   onRemove,
 }: {
   readings: readonly Measurement[]
+  /** Those that are not sent yet, by their ids. */
+  held: ReadonlySet<string>
   onRemove: (reading: Measurement) => void
 }) {
   const positions = namedPositions(usePlan())
@@ -36,6 +39,7 @@ export function ReadingList({
           >
             <span className="min-w-0">
               <span className="font-semibold">{whatOf(r)}</span>
+              {held.has(r.id) && <span className="ml-2 text-[15px] text-brass">not sent yet</span>}
               {odd.has(r.id) && (
                 <span className="ml-2">
                   <Mark kind="watch" word="Does not agree" />

@@ -12,7 +12,7 @@ import { useReadings } from './useReadings'
 /** What tachometer, stopwatch and meter say of the machine: kept beside the plan, and judged at once. */
 export function Readings() {
   const plan = usePlan()
-  const { readings, problem, isKeeping, add, remove } = useReadings()
+  const { readings, held, problem, isKeeping, add, remove } = useReadings()
   const [pasting, setPasting] = useState(false)
   return (
     <section className="sheet mt-3" aria-labelledby="readings">
@@ -51,7 +51,9 @@ export function Readings() {
           {problem}
         </p>
       )}
-      {readings.length > 0 && <ReadingList readings={readings} onRemove={(reading) => void remove(reading)} />}
+      {readings.length > 0 && (
+        <ReadingList readings={readings} held={held} onRemove={(reading) => void remove(reading)} />
+      )}
     </section>
   )
 }
