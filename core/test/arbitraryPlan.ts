@@ -25,6 +25,14 @@ function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
       : fc.oneof(fc.double({ min, max, noNaN: true }), fc.constantFrom(min, max))
   }
   if (schema instanceof z.ZodString) return fc.constantFrom('a', 'b', 'c', '90L', '56C', '230 V', '<b>')
+  if (schema instanceof z.ZodRecord)
+    return fc.dictionary(
+      fc.constantFrom('motor.powerW', 'survey.noseThreadMm', 'constructor', 'x'),
+      arbitraryOf(schema.valueType),
+      {
+        maxKeys: 3,
+      },
+    )
   throw new Error(`no arbitrary for ${schema.constructor.name}`)
 }
 

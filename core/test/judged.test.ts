@@ -68,6 +68,7 @@ const needed = new Set(['id', 'name', 'schemaVersion', 'label', 'path'])
 
 /** Absence says something: that there is no such thing, or that what the card proposes counts. */
 const saysByAbsence = [
+  /^asTyped\./,
   /^settings\.(chosen|inDrive)\./,
   /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,

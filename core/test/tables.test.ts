@@ -7,6 +7,7 @@ import { beltSections } from '../src/data/beltSections'
 import { boxTransmittance } from '../src/data/boxTransmittance'
 import { cableTables } from '../src/data/cableTables'
 import { cordAmpacity } from '../src/data/cordAmpacity'
+import { densities } from '../src/data/densities'
 import { DOUBLER_MOST_V } from '../src/data/doubler'
 import { fluxLimits } from '../src/data/fluxLimits'
 import { frameCaution, frameSize } from '../src/data/frameSizes'
@@ -142,6 +143,11 @@ describe('every table', () => {
       [cordAmpacity.rows.find((r) => r.areaMm2 === 0.75)?.two, 6],
       [cordAmpacity.rows.find((r) => r.areaMm2 === 1.5)?.two, 16],
       [cordAmpacity.rows.find((r) => r.areaMm2 === 4)?.three, 25],
+    ],
+    densities: [
+      [densities.kgM3.steel, 7850],
+      [densities.kgM3.iron, 7200],
+      [densities.kgM3.aluminium, 2700],
     ],
     doubler: [
       // A twentieth over the 127 V that it is nominally made for, and far under any other wall.

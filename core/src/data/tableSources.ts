@@ -46,6 +46,7 @@ export const tableSources: Readonly<Record<string, TableSource>> = {
     'The lower of common cord tables, after IEC 60364-5-52 and NEC 400.5',
     'the cord’s maker rules',
   ),
+  densities: planning('Handbook densities at 20 °C', 'a fiftieth of metals; grinding wheels differ by a quarter'),
   doubler: planning(
     'Capacitors of 200 V in a voltage doubler on 127 V nominal',
     'a twentieth over nominal is counted in',

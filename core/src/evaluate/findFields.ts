@@ -25,7 +25,7 @@ const parts: readonly (readonly [prefix: string, words: string])[] = [
 ]
 
 /** What is not typed into a field of its own, or stands on a sheet that is opened for one thing at a time. */
-const apart = /^(candidates|planned)(\.|$)|(^|\.)(id|schemaVersion)$/
+const apart = /^(asTyped|candidates|planned)(\.|$)|(^|\.)(id|schemaVersion)$/
 
 /** Every path that holds a value and not more fields; found at the first question, and then known. */
 const leaves = (): readonly PlanPath[] => {

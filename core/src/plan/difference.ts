@@ -39,7 +39,8 @@ function compare(
     const inner = path === '' ? key : `${path}.${key}`
     const left = isBranch(before) ? (Reflect.get(before, key) as unknown) : undefined
     const right = isBranch(after) ? (Reflect.get(after, key) as unknown) : undefined
-    if (key === 'id' && trail.length > 0) return []
+    // How it was typed is no difference of what it is.
+    if (inner === 'asTyped' || (key === 'id' && trail.length > 0)) return []
     return compare(left, right, inner, [...trail, labelOf(inner, key, left, right)], system)
   })
 }

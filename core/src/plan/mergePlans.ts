@@ -26,11 +26,13 @@ function merged(base: unknown, mine: unknown, theirs: unknown): unknown {
   if (isSame(mine, theirs) || isSame(theirs, base)) return mine
   if (isSame(mine, base)) return theirs
   if (isItems(base) && isItems(mine) && isItems(theirs)) return mergedItems(base, mine, theirs)
-  if (!isRecord(base) || !isRecord(mine) || !isRecord(theirs)) throw new Clash()
-  const keys = new Set([...Object.keys(base), ...Object.keys(mine), ...Object.keys(theirs)])
+  // What both sides began is begun by both.
+  const from = base === undefined && isRecord(mine) && isRecord(theirs) ? {} : base
+  if (!isRecord(from) || !isRecord(mine) || !isRecord(theirs)) throw new Clash()
+  const keys = new Set([...Object.keys(from), ...Object.keys(mine), ...Object.keys(theirs)])
   const together: Record<string, unknown> = {}
   for (const key of keys) {
-    const value = merged(base[key], mine[key], theirs[key])
+    const value = merged(from[key], mine[key], theirs[key])
     if (value !== undefined) together[key] = value
   }
   return together

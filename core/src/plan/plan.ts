@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { nameText } from '../rules/text'
+import { nameText, text } from '../rules/text'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
 import { controlsSchema } from './controls'
@@ -25,6 +25,17 @@ export const overridesSchema = z.strictObject({
   supplyUnitEfficiency: quantity('fraction', 'Efficiency of converter or transformer', 0.3, 0.999),
 })
 
+/** Fields of which the text is kept beside the value. */
+const MOST_TYPED = 500
+
+/**
+ * What was typed where it says more than the value does, by field: a fraction, another unit, a range. It holds as long as it
+ * still reads as the value; nothing is computed from it.
+ */
+const asTypedSchema = z
+  .record(text(100).regex(/^[a-z][\w.]*$/i, 'must name a field'), text(60))
+  .refine((texts) => Object.keys(texts).length <= MOST_TYPED, `at most ${MOST_TYPED} fields`)
+
 /**
  * One machine's change to variable speed: everything that was given, measured or decided, and
  * nothing that can be computed. Every field may be unknown. Quantities are in the unit their key names.
@@ -44,6 +55,7 @@ export const planSchema = z.strictObject({
   controls: on('settings', controlsSchema),
   settings: on('settings', settingsSchema),
   overrides: on('drive', overridesSchema),
+  asTyped: asTypedSchema.optional().meta({ label: 'As it was typed' }),
   planned: on('settings', z.array(plannedSchema).max(MOST_PLANNED).optional().meta({ label: 'Planned work' })),
 })
 

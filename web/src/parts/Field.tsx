@@ -7,6 +7,7 @@ export function Field({
   label,
   message,
   hint,
+  note,
   wide = false,
   children,
 }: {
@@ -14,12 +15,14 @@ export function Field({
   label?: string | undefined
   message?: string | undefined
   hint?: string | undefined
+  /** Said behind the help. */
+  note?: string | undefined
   wide?: boolean
   children: (ids: { id: string; describedBy: string | undefined }) => ReactNode
 }) {
   const id = useId()
   const field = fieldAt(path)
-  const help = hint ?? field.help
+  const help = [hint ?? field.help, note].filter(Boolean).join('; ') || undefined
   const shown = message ?? help
   return (
     <div className={`flex min-w-0 flex-col gap-0.5 ${wide ? 'col-span-full' : ''}`}>

@@ -17,6 +17,10 @@ export interface TypedFieldProps {
   printed: string
   /** What the text does to the plan, or why it does nothing. */
   read: (text: string) => Parsed<Patch>
+  /** What else is kept of the text that was read. */
+  remember?: (text: string, patch: Patch) => Patch
+  /** What stands beside the value. */
+  note?: string
   inputMode?: 'decimal' | 'text'
 }
 
@@ -45,6 +49,8 @@ export function TypedField({
   bare = false,
   printed,
   read,
+  remember,
+  note,
   inputMode,
 }: TypedFieldProps) {
   const change = useFieldChange()
@@ -65,7 +71,7 @@ export function TypedField({
       return
     }
     if (unread) refuse(undefined)
-    change(label ?? path, result.value)
+    change(label ?? path, [...result.value, ...(remember?.(text, result.value) ?? [])])
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') commit()
@@ -103,6 +109,7 @@ export function TypedField({
     return (
       <span className="flex min-w-0 flex-col">
         {input(undefined, undefined)}
+        {note !== undefined && !unread && <span className="text-[14px] leading-tight">{note}</span>}
         {unread && (
           <span role="alert" className="why-not text-[14px] font-medium text-oxide">
             {unread.message}
@@ -111,7 +118,7 @@ export function TypedField({
       </span>
     )
   return (
-    <Field path={path} label={label} hint={hint} message={unread?.message} wide={wide}>
+    <Field path={path} label={label} hint={hint} note={note} message={unread?.message} wide={wide}>
       {({ id, describedBy }) => input(id, describedBy)}
     </Field>
   )
