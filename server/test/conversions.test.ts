@@ -104,7 +104,7 @@ describe('revisions', () => {
   const age = (id: string, by: string) =>
     h.db.execute(sql`update revisions set saved_at = saved_at - ${by}::interval, begun_at = begun_at - ${by}::interval
       where conversion_id = ${id}`)
-  const powers = (plan: Plan, ...watts: number[]) => watts.map((w) => applyPatch(plan, [set('motor.powerW', w)]))
+  const power = (plan: Plan, watts: number) => applyPatch(plan, [set('motor.powerW', watts)])
 
   test('every kept plan can be looked at and restored, which is a revision too', async () => {
     const { id, plan } = await begin()
@@ -123,9 +123,9 @@ describe('revisions', () => {
 
   test('a burst of work is one, and says what it changed since the one before', async () => {
     const { id, plan } = await begin()
-    const [first, second] = powers(plan, 1100, 1500)
+    const [first, second] = [power(plan, 1100), power(plan, 1500)]
     await save(id, 1, first).expect(200)
-    await save(id, 2, applyPatch(second!, [set('motor.lowVoltageA', 4)])).expect(200)
+    await save(id, 2, applyPatch(second, [set('motor.lowVoltageA', 4)])).expect(200)
     expect(await lines(id)).toMatchObject([
       { revision: 3, changed: { count: 2, first: ['Motor, Power', 'Motor, Amps'] } },
       { revision: 1, origin: 'begun' },
@@ -133,7 +133,7 @@ describe('revisions', () => {
     const gone = await h.api.get(`/api/conversions/${id}/revisions/2`).expect(404)
     expect(gone.body.detail).toMatch(/Revision 2 was not kept by itself/)
     // Said anew once more work joins the burst.
-    await save(id, 3, applyPatch(second!, [set('motor.lowVoltageA', 6), set('motor.ratedSpeedRpm', 950)])).expect(200)
+    await save(id, 3, applyPatch(second, [set('motor.lowVoltageA', 6), set('motor.ratedSpeedRpm', 950)])).expect(200)
     expect((await lines(id))[0]?.changed).toEqual({
       count: 3,
       first: ['Motor, Power', 'Motor, Amps', 'Motor, Speed'],
@@ -142,7 +142,7 @@ describe('revisions', () => {
 
   test('one with a name is never gone over, and can lose its name again', async () => {
     const { id, plan } = await begin()
-    const [first, second] = powers(plan, 1100, 1500)
+    const [first, second] = [power(plan, 1100), power(plan, 1500)]
     await save(id, 1, first).expect(200)
     const name = (to: string | null, revision = 2) =>
       h.api.put(`/api/conversions/${id}/revisions/${revision}/name`).send({ name: to })
@@ -161,8 +161,8 @@ describe('revisions', () => {
 
   test('after a day the last of each hour stays, and what has a name; the others say so', async () => {
     const { id, plan } = await begin()
-    for (const [i, edited] of powers(plan, 370, 550, 750, 1100, 1500).entries()) {
-      await save(id, i + 1, edited).expect(200)
+    for (const [i, watts] of [370, 550, 750, 1100, 1500].entries()) {
+      await save(id, i + 1, power(plan, watts)).expect(200)
       await age(id, '20 minutes')
     }
     await h.api.put(`/api/conversions/${id}/revisions/2/name`).send({ name: 'First' }).expect(204)
@@ -171,7 +171,7 @@ describe('revisions', () => {
     expect(await kept()).toEqual([6, 5, 4, 3, 2, 1])
     // The hours are those of the clock: set so that 3 and 4 share one, 5 and 6 the next.
     await h.db.execute(sql`update revisions set saved_at =
-      date_trunc('hour', now()) - interval '50 hours' + ((revision - 3) * 25 + 5) * interval '1 minute'
+      date_trunc('hour', now()) - interval '50 hours' + ((revision - 3) * 30 + 5) * interval '1 minute'
       where conversion_id = ${id}`)
     expect(await thinRevisions(h.db)).toBe(2)
     expect(await kept()).toEqual([6, 4, 2, 1])

@@ -1,6 +1,6 @@
 import { dimensionKind, namedPositions, type Dimension } from '@zesty/core'
 import { leads, measurementKinds, type MeasurementKind, type Reading } from '@zesty/core/measurements'
-import { useRef, useState, type ReactNode } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { AmountField } from '../parts/DetachedField'
 import { Labelled } from '../parts/Labelled'
 import { usePlan } from '../state/openPlan'
@@ -58,6 +58,11 @@ export function ReadingForm({
   const position = positions.length === 1 ? positions[0]?.id : positionId
   const isSense = value === undefined || (value >= least && value <= most)
 
+  // Once the empty field for the next value is there.
+  useEffect(() => {
+    if (added > 0) form.current?.querySelector<HTMLInputElement>('[data-value] input')?.focus()
+  }, [added])
+
   const add = async () => {
     if (value === undefined || !isSense) return
     const known = { ...Object.fromEntries(beside.map((key) => [key, at[key]])), ...words, positionId: position }
@@ -66,7 +71,6 @@ export function ReadingForm({
     if (!(await onAdd(reading))) return
     setValue(undefined)
     setAdded(added + 1)
-    form.current?.querySelector<HTMLInputElement>('[data-value] input')?.focus()
   }
   return (
     <form

@@ -31,9 +31,6 @@ export function Plate() {
       <Line label="frame">
         <WordsField bare path="motor.frame" label="Frame" placeholder="90L or 56C" longest={20} />
       </Line>
-      <Line label="max speed">
-        <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="none" />
-      </Line>
       <div className="grid gap-x-5 @narrow:grid-cols-2">
         <Line label="cos phi">
           <QuantityField bare path="motor.powerFactor" label="cos phi" placeholder="0.80" />
@@ -57,6 +54,9 @@ export function Plate() {
           <QuantityField bare path="motor.inverterDutyRatio" label="Constant-torque range, to one" placeholder="none" />
         </Line>
       </div>
+      <Line label="max speed">
+        <QuantityField bare path="motor.maximumRpm" label="Highest speed on the plate" placeholder="none" />
+      </Line>
     </section>
   )
 }
