@@ -16,6 +16,7 @@ import { useEvaluation } from '../state/evaluation'
 import { useChange, usePlan } from '../state/openPlan'
 import { useUnits } from '../state/units'
 import { useWidth } from '../parts/useWidth'
+import { placeLabels } from './placeLabels'
 
 const HIGHEST = 250
 const MARGIN = 30
@@ -66,6 +67,18 @@ export function TrainSideView({ position, path }: { position: Position; path: Po
     const reach = 2 * (Math.hypot(event.clientX - box.left - x(wheel.x), event.clientY - box.top - y(wheel.y)) / scale)
     return preferredDiameters.mm.reduce<number>((a, b) => (Math.abs(b - reach) < Math.abs(a - reach) ? b : a), 50)
   }
+  const drawn = (wheel: Wheel) => ({ x: x(wheel.x), y: y(wheel.y), r: wheel.radiusMm * scale })
+  const labels = layout.wheels.flatMap((wheel) => {
+    const text = `${wheel.toothed ? '' : mm(2 * wheel.radiusMm)}${wrapOf(layout, wheel)}`
+    return text === '' ? [] : [{ ...drawn(wheel), text }]
+  })
+  const places = placeLabels(
+    labels,
+    layout.wheels.map(drawn),
+    layout.runs.map((r) => ({ x1: x(r.x1), y1: y(r.y1), x2: x(r.x2), y2: y(r.y2) })),
+    // Under it stand the distances.
+    { width, height: height - 22 },
+  )
   return (
     <div ref={ref} className="min-w-0">
       <svg
@@ -162,17 +175,9 @@ export function TrainSideView({ position, path }: { position: Position; path: Po
             </text>
           </g>
         ))}
-        {layout.wheels.map((wheel) => (
-          <text
-            key={`${wheel.stage}${wheel.end}`}
-            x={x(wheel.x)}
-            y={y(wheel.y) + wheel.radiusMm * scale + 17}
-            textAnchor="middle"
-            fontSize="14"
-            {...halo}
-          >
-            {wheel.toothed ? '' : mm(2 * wheel.radiusMm)}
-            {wrapOf(layout, wheel)}
+        {labels.map(({ text }, i) => (
+          <text key={i} x={places[i]?.x} y={(places[i]?.y ?? 0) + 5} textAnchor="middle" fontSize="14" {...halo}>
+            {text}
           </text>
         ))}
       </svg>
