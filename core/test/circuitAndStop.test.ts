@@ -71,6 +71,27 @@ describe('running up and stopping', () => {
     expect(unknown.figures['stop.inertia']).toBeUndefined()
     expect(unknown.blocked['stop.inertia']?.missing).toEqual(['survey.holders.0.widthMm'])
   })
+  test('timed on a set ramp, it weighs by the torque of the amps that were read', () => {
+    const timed = (seconds: number, ...more: Patch) =>
+      lathe(set('survey.holders.1.inertiaFrom', 'timing'), set('survey.holders.1.runUpS', seconds), ...more)
+    const inertia = (e: Evaluation) => value(e, 'holder.four-jaw.inertia') ?? NaN
+    const rated = timed(4)
+    // At the plate's own amps that is rated torque; with fewer it is less, by more than in proportion: some only magnetise.
+    const atPlate = timed(4, set('survey.holders.1.runUpA', value(rated, 'motor.plateCurrentA')))
+    expect(inertia(atPlate)).toBeCloseTo(inertia(rated), 9)
+    const half = timed(8, set('survey.holders.1.runUpA', (value(rated, 'motor.plateCurrentA') ?? 0) * 0.7))
+    const torque = (value(half, 'holder.four-jaw.runUpTorque') ?? 0) / (value(rated, 'position.b.torque') ?? 1)
+    expect(torque).toBeLessThan(0.7)
+    expect(torque).toBeGreaterThan(0.3)
+    // J = (T - Tf) t / w, so that what both have in common, rotor and pulleys, comes out the same.
+    const [all, own] = [inertia(half) + (value(half, 'stop.ownInertia') ?? 0), value(rated, 'stop.ownInertia') ?? 0]
+    const speed = (2 * Math.PI * (value(half, 'position.b.unloadedTopRpm') ?? 0)) / 60
+    expect(all).toBeCloseTo(
+      (((value(half, 'holder.four-jaw.runUpTorque') ?? 0) - (value(half, 'stop.runUpFrictionNm') ?? 0)) * 8) / speed,
+      6,
+    )
+    expect(own).toBeGreaterThan(0)
+  })
   test('a thing by its drawing weighs what its steps do, of what it is made of', () => {
     const steps = [
       { outerMm: 250, lengthMm: 60 },

@@ -46,6 +46,12 @@ const further: readonly Plan[] = [
   ),
   // What spins by a timed run-up.
   spoiled(set('survey.holders.1.inertiaFrom', 'timing'), set('survey.holders.1.runUpS', 4)),
+  // And on a set ramp, its amps read.
+  spoiled(
+    set('survey.holders.1.inertiaFrom', 'timing'),
+    set('survey.holders.1.runUpS', 8),
+    set('survey.holders.1.runUpA', 2.5),
+  ),
   // Two things that turn together.
   spoiled(set('survey.holders.0.alwaysTurns', true)),
   // A box that is hot only half of the time.

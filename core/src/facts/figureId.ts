@@ -178,7 +178,7 @@ export const jobKeys = [
 ] as const
 
 /** Of one thing that spins. */
-export const holderKeys = ['inertia'] as const
+export const holderKeys = ['inertia', 'runUpTorque'] as const
 
 type Keys = typeof figureKeys
 

@@ -1,7 +1,7 @@
 import { densities } from '../../data/densities'
 import { usualFrameMm } from '../../data/rotorInertia'
 import { frictionShare, typedSizes } from '../../drivetrain'
-import { frameHeightMm } from '../../motor'
+import { frameHeightMm, torqueByCurrent } from '../../motor'
 import { holderMaterials, type Holder, type TransmissionStage } from '../../plan'
 import {
   cylinderInertia,
@@ -142,6 +142,27 @@ function pulleysOf({ ledger, main }: Before): FigureState | undefined {
   )
 }
 
+/** Spindle torque of the amps that a motor took; of what its no-load amps are nothing turns it, where they are known. */
+function torqueOfAmps(
+  { ledger, motor }: Before,
+  holder: Holder,
+  path: `survey.holders.${number}`,
+  ratedNm: FigureState,
+) {
+  const amps = ledger.given(`${path}.runUpA`, `${holderName(holder)}: amps while it ran up`)
+  return ledger.derive(
+    torqueByCurrent,
+    'torqueNm',
+    named(`holder.${holder.id}.runUpTorque`, `Spindle torque while ${holderName(holder)} ran up`, 'torque'),
+    {
+      ratedTorqueNm: ratedNm,
+      ratedCurrentA: motor.plateCurrentA,
+      noLoadCurrentA: ledger.figures['motor.noLoadA'],
+      currentA: amps,
+    },
+  )
+}
+
 const sumOf = (others: readonly FigureState[]): Raw =>
   others.length === 0
     ? choice(0, 'Nothing else on the spindle')
@@ -187,7 +208,7 @@ function holderInertia(context: Before, holder: Holder, index: number, own: Own)
         { planning: true },
       )
     case 'timing':
-      return byRunUp(context, holder, `${path}.runUpS`, own, alwaysTurning(context, index, own))
+      return byRunUp(context, holder, path, own, alwaysTurning(context, index, own))
     default:
       return ledger.derive(
         cylinderInertia,
@@ -235,16 +256,21 @@ const alwaysTurning = (context: Before, timed: number, own: Own): FigureState[] 
       : [],
   )
 
-/** By its run-up on rated torque to the top speed of the position used most, less rotor, pulleys and what always turns. */
+/**
+ * By its run-up to the top speed of the position used most, less rotor, pulleys and what always turns: on rated torque, or
+ * on the torque of the amps that were read while it ran up on a set ramp.
+ */
 function byRunUp(
-  { ledger, tables, main }: Before,
+  context: Before,
   holder: Holder,
-  path: `survey.holders.${number}.runUpS`,
+  path: `survey.holders.${number}`,
   own: Own,
   others: readonly FigureState[],
 ): FigureState {
+  const { ledger, tables, main } = context
   const name = holderName(holder)
-  const torqueNm = main?.torqueNm ?? noMain
+  const ratedNm = main?.torqueNm ?? noMain
+  const torqueNm = holder.runUpA === undefined ? ratedNm : torqueOfAmps(context, holder, path, ratedNm)
   const ownKgM2 = ledger.derive(
     spindleInertia,
     'inertiaKgM2',
@@ -255,7 +281,7 @@ function byRunUp(
     frictionShare,
     'torqueNm',
     named('stop.runUpFrictionNm', 'Friction during the run-up', 'torque'),
-    { torqueNm, share: choice(tables.planning.frictionShare.value, 'Share of torque') },
+    { torqueNm: ratedNm, share: choice(tables.planning.frictionShare.value, 'Share of torque') },
     { planning: true, basis: () => 'typical' },
   )
   return ledger.derive(
@@ -263,7 +289,7 @@ function byRunUp(
     'inertiaKgM2',
     named(`holder.${holder.id}.inertia`, `Inertia of ${name}, by timing`, 'inertia'),
     {
-      seconds: ledger.given(path, `${name}: run-up`),
+      seconds: ledger.given(`${path}.runUpS`, `${name}: run-up`),
       speedRpm: main?.unloadedTopRpm ?? noMain,
       torqueNm,
       frictionNm,

@@ -71,7 +71,10 @@ export function Holders() {
                   <QuantityField path={`${path}.massKg`} label="Mass" hint="" placeholder="23 kg" />
                 )}
                 {h.inertiaFrom === 'timing' && (
-                  <QuantityField path={`${path}.runUpS`} label="Runs up in" hint="On rated torque" placeholder="4 s" />
+                  <>
+                    <QuantityField path={`${path}.runUpS`} label="Runs up in" hint="" placeholder="4 s" />
+                    <QuantityField path={`${path}.runUpA`} placeholder="on rated torque" hint="" />
+                  </>
                 )}
               </div>
               {h.inertiaFrom === 'drawing' && <ByDrawing path={path} steps={h.steps ?? []} />}
