@@ -20,7 +20,7 @@ export function WorkingPopover({
         <Popover.Content
           sideOffset={6}
           collisionPadding={10}
-          className="z-40 max-h-[80vh] w-[380px] max-w-[calc(100vw-20px)] overflow-auto rounded-lg border border-edge bg-card p-4 shadow-xl"
+          className="z-40 max-h-[min(80vh,var(--radix-popover-content-available-height))] w-[380px] max-w-[calc(100vw-20px)] overflow-auto rounded-lg border border-edge bg-card p-4 shadow-xl"
           // Back to the number, unless the person went on to a field.
           onCloseAutoFocus={(e) => {
             e.preventDefault()
