@@ -10,7 +10,7 @@ const coreRooms = [
   ['drivetrain'],
   ['stages'],
   ['plan'],
-  ['motor', 'drive', 'supply', 'dc', 'workholding', 'cutting', 'controls', 'cost'],
+  ['manual', 'motor', 'drive', 'supply', 'dc', 'workholding', 'cutting', 'controls', 'cost'],
   ['rulebook'],
   ['facts'],
   ['findings'],

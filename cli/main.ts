@@ -1,9 +1,15 @@
 import { evaluateFiles } from './evaluateFiles'
+import { readManuals } from './readManuals'
 import { runRule } from './runRule'
 import { writeDocs } from './writeDocs'
 
 /** The verbs that need core alone; each returns its exit code. */
-const verbs: Record<string, (args: string[]) => number> = { rule: runRule, evaluate: evaluateFiles, docs: writeDocs }
+const verbs: Record<string, (args: string[]) => number> = {
+  rule: runRule,
+  evaluate: evaluateFiles,
+  manual: readManuals,
+  docs: writeDocs,
+}
 
 export function main(verb: string, args: string[]): number {
   // Whoever reads may have seen enough, as `head` does.

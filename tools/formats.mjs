@@ -1,6 +1,7 @@
 // @ts-check
 import { spawnSync } from 'node:child_process'
-import { writeFileSync } from 'node:fs'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { Validator } from '@seriousme/openapi-schema-validator'
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import addFormats from 'ajv-formats'
@@ -58,6 +59,13 @@ export async function formats() {
       for (const item of await get(`/api/shops/${shop.id}/library`))
         answer('an item', 'urn:zesty-lathe:openapi#/components/schemas/LibraryLine', item)
     }
+    // Manuals are read from files, not from a server.
+    for (const file of readdirSync(join(root, 'samples', 'manuals')))
+      answer(
+        `the manual ${file}`,
+        `urn:zesty-lathe:schema:${names[2]}`,
+        JSON.parse(readFileSync(join(root, 'samples', 'manuals', file), 'utf8')),
+      )
     answer('an error', 'urn:zesty-lathe:openapi#/components/schemas/Problem', await get('/api/shops/none'))
   } finally {
     await server.close()

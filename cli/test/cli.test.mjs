@@ -8,6 +8,7 @@ import { after, test } from 'node:test'
 import { fileURLToPath } from 'node:url'
 
 const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
+const heron = 'samples/manuals/heron-wall-box.json'
 const scratch = mkdtempSync(join(tmpdir(), 'zesty-cli-'))
 after(() => rmSync(scratch, { recursive: true }))
 
@@ -38,6 +39,9 @@ for (const [what, args, says] of /** @type {[string, string[], RegExp][]} */ ([
   ['a missing file', ['evaluate', '/nowhere.json'], /^zesty: \/nowhere\.json cannot be read\n$/],
   ['a file that is not JSON', ['evaluate', file('broken.json', '{')], /is not JSON/],
   ['a file that is no plan', ['evaluate', file('other.json', '{"a":1}')], /schemaVersion is missing/],
+  ['a manual that is none', ['manual', file('other.json', '{"a":1}')], /format must be "zesty-lathe\/manual"/],
+  ['a wiring that a drive cannot have', ['manual', heron, '--for', 'torque-off-1'], /no terminal for torque-off-1/],
+  ['a wiring of no such function', ['manual', heron, '--for', 'fly'], /--for takes functions with commas between/],
   ['a strange option', ['start', '--colour'], /^zesty: start does not know --colour/],
   ['a port out of range', ['start', '--port', '99999'], /^zesty: --port takes a number from 1 to 65535/],
 ])) {
@@ -49,6 +53,18 @@ for (const [what, args, says] of /** @type {[string, string[], RegExp][]} */ ([
     assert.equal(stdout, '')
   })
 }
+
+test('manual says what a drive’s screws do, and what to enter for a wiring', () => {
+  const { stdout } = zesty('manual', heron)
+  assert.match(stdout, /^Heron, wall-box drive$/m)
+  assert.match(stdout, /^ {2}in-a +Run forward$/m)
+  assert.match(zesty('manual', heron, '--for', 'run-forward,run-reverse,jog').stdout, /^Jog: in-c\nEnter h43 = c /m)
+  const notes = file('notes.txt', 'T1 run fwd\nh12 60 max hertz\nask him again')
+  assert.equal(
+    zesty('manual', notes, '--jotted').stdout,
+    'T1: Run forward\nh12 = 60: maximumHz\nNot read: ask him again\n',
+  )
+})
 
 test('rule lists the rules, and describes one with schema, formula and source', () => {
   assert.match(zesty('rule').stdout, /^belt\.length +Belt length and wrap$/m)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { evaluationSchema } from '../evaluate/evaluationSchema'
+import { MANUAL_VERSION, manualFileSchema } from '../manual'
 import { conversionFileSchema, PLAN_VERSION } from '../plan'
 import { forStrictReaders } from './forStrictReaders'
 import { withWords } from './withWords'
@@ -13,12 +14,14 @@ const published = (name: string, schema: z.ZodType): Record<string, unknown> => 
 
 const CONVERSION = `conversion-${PLAN_VERSION}.json`
 const EVALUATION = `evaluation-${PLAN_VERSION}.json`
+const MANUAL = `manual-${MANUAL_VERSION}.json`
 
 /** Names under which the schemas of files are published. */
-export const schemaNames: readonly string[] = [CONVERSION, EVALUATION]
+export const schemaNames: readonly string[] = [CONVERSION, EVALUATION, MANUAL]
 
-/** The JSON Schemas (2020-12) of the conversion file and of the evaluation, by their names. */
+/** The JSON Schemas (2020-12) of the conversion file, of the evaluation and of a drive's manual, by their names. */
 export const jsonSchemas = (): Record<string, Record<string, unknown>> => ({
   [CONVERSION]: published(CONVERSION, conversionFileSchema),
   [EVALUATION]: published(EVALUATION, evaluationSchema),
+  [MANUAL]: published(MANUAL, manualFileSchema),
 })

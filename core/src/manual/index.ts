@@ -1,0 +1,5 @@
+export * from './manual'
+export * from './readJottings'
+export * from './readManual'
+export * from './terminalFunctions'
+export * from './terminalsUnder'
