@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import ts from 'typescript'
 import * as index from '../src/doors/index'
+import * as manual from '../src/doors/manual'
 import * as measurements from '../src/doors/measurements'
 import * as search from '../src/doors/search'
 import * as speeds from '../src/doors/speeds'
@@ -74,7 +75,7 @@ describe('what leaves core', () => {
 })
 
 describe('an example above a function', () => {
-  const names: Record<string, unknown> = { ...index, ...search, ...speeds, ...measurements }
+  const names: Record<string, unknown> = { ...index, ...search, ...speeds, ...manual, ...measurements }
   /** What a line of an example comes to, with every name of the doors at hand. */
   const valueOf = (code: string): unknown =>
     // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the code stands in our own comments
