@@ -5,10 +5,11 @@ import { conversionFileSchema, PLAN_VERSION } from '../plan'
 import { forStrictReaders } from './forStrictReaders'
 import { withWords } from './withWords'
 
-const published = (name: string, schema: z.ZodType): Record<string, unknown> => ({
+/** As it is written by us, or as it may be sent: what has a default may be left out then. */
+const published = (name: string, schema: z.ZodType, io: 'output' | 'input' = 'output'): Record<string, unknown> => ({
   $id: `urn:zesty-lathe:schema:${name}`,
   ...(forStrictReaders(
-    z.toJSONSchema(schema, { target: 'draft-2020-12', metadata: z.registry(), override: withWords }),
+    z.toJSONSchema(schema, { target: 'draft-2020-12', io, metadata: z.registry(), override: withWords }),
   ) as object),
 })
 
@@ -23,5 +24,5 @@ export const schemaNames: readonly string[] = [CONVERSION, EVALUATION, MANUAL]
 export const jsonSchemas = (): Record<string, Record<string, unknown>> => ({
   [CONVERSION]: published(CONVERSION, conversionFileSchema),
   [EVALUATION]: published(EVALUATION, evaluationSchema),
-  [MANUAL]: published(MANUAL, manualFileSchema),
+  [MANUAL]: published(MANUAL, manualFileSchema, 'input'),
 })
