@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import {
   CONVERSION_FORMAT,
   advise,
@@ -15,6 +14,7 @@ import { compareMotors, compareRoutes, fitFindings, routeFindings } from '@zesty
 import { fitMeasurements, type Measured } from '@zesty/core/measurements'
 import type { Outcome } from '@zesty/core/rules'
 import { complain, faultLine } from './complain'
+import { readJson } from './readFile'
 
 /** A conversion file, or a bare plan of which nothing was measured. */
 function read(document: unknown): Outcome<ConversionRead> {
@@ -26,15 +26,9 @@ function read(document: unknown): Outcome<ConversionRead> {
 
 /** What a file holds, or what is wrong with it. */
 function conversionIn(file: string): ConversionRead | string {
-  let document: unknown
-  try {
-    document = JSON.parse(readFileSync(file, 'utf8'))
-  } catch (error) {
-    return error instanceof SyntaxError
-      ? `${file} is not JSON, or not all of it: it is no conversion file`
-      : `${file} cannot be read`
-  }
-  const found = read(document)
+  const document = readJson(file, 'conversion file')
+  if (!document.ok) return document.says
+  const found = read(document.value)
   return found.ok ? found.value : `${file}: ${faultLine(found.faults)}`
 }
 

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import {
   functionWords,
   linesFor,
@@ -10,6 +9,7 @@ import {
   type TerminalFunction,
 } from '@zesty/core/manual'
 import { complain, faultLine } from './complain'
+import { readJson, readText } from './readFile'
 
 const isFunction = (name: string): name is TerminalFunction => Object.hasOwn(terminalFunctions, name)
 
@@ -27,26 +27,15 @@ export function readManuals(args: string[]): number {
   const unknown = wanted.find((name) => !isFunction(name))
   if (at >= 0 && (wanted.length === 0 || unknown !== undefined))
     return complain(`--for takes functions with commas between, of: ${Object.keys(terminalFunctions).join(', ')}`)
-  const text = textOf(file)
-  if (text === undefined) return complain(`${file} cannot be read`)
-  if (args.includes('--jotted')) return printJottings(text)
-  let document: unknown
-  try {
-    document = JSON.parse(text)
-  } catch {
-    return complain(`${file} is not JSON, or not all of it: it is no manual’s file`)
+  if (args.includes('--jotted')) {
+    const text = readText(file)
+    return text.ok ? printJottings(text.value) : complain(text.says)
   }
-  const read = readManual(document)
+  const document = readJson(file, 'manual’s file')
+  if (!document.ok) return complain(document.says)
+  const read = readManual(document.value)
   if (!read.ok) return complain(`${file}: ${faultLine(read.faults)}`)
   return at < 0 ? printTerminals(read.value) : printLines(read.value, wanted.filter(isFunction))
-}
-
-function textOf(file: string): string | undefined {
-  try {
-    return readFileSync(file, 'utf8')
-  } catch {
-    return undefined
-  }
 }
 
 const print = (lines: readonly string[]): number => {

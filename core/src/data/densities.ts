@@ -1,5 +1,4 @@
 /** What things that spin are made of. Densities of handbooks, kg/m3; of bonded wheels the usual middle. */
 export const densities = {
-  citation: 'Handbook densities at 20 C; of grinding wheels, which differ by grade, a planning value',
   kgM3: { steel: 7850, iron: 7200, aluminium: 2700, brass: 8500, abrasive: 2300, wood: 700 },
 } as const

@@ -74,7 +74,21 @@ export type TerminalFunction = keyof typeof terminalFunctions
 
 /** The functions of switch inputs, of which a setting may choose: each is closed to its common. */
 export const switchFunctions = [
-  ...(['run-forward', 'run-reverse', 'run', 'direction', 'start', 'stop-open', 'enable', 'quick-stop'] as const),
-  ...(['fault-reset', 'outside-fault', 'jog', 'preset-1', 'preset-2', 'preset-3'] as const),
-  ...(['speed-up', 'speed-down', 'second-ramps'] as const),
-] satisfies readonly TerminalFunction[]
+  'run-forward',
+  'run-reverse',
+  'run',
+  'direction',
+  'start',
+  'stop-open',
+  'enable',
+  'quick-stop',
+  'fault-reset',
+  'outside-fault',
+  'jog',
+  'preset-1',
+  'preset-2',
+  'preset-3',
+  'speed-up',
+  'speed-down',
+  'second-ramps',
+] as const satisfies readonly TerminalFunction[]

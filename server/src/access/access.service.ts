@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common'
 import type { Device, Invitation, NewInvitation, NewPerson, Pair, Person, SignIn } from '@zesty/core/http'
 import { and, asc, count, eq, gt, lt } from 'drizzle-orm'
+import { conversionMustExist } from '../conversions/conversionMustExist'
 import { DATABASE, type Database } from '../db/database'
 import { isNameTaken } from '../db/databaseErrors'
 import { attempts, conversions, devices, invitations, people } from '../db/schema'
@@ -70,7 +71,7 @@ export class AccessService {
     const { network } = this
     if (!network)
       throw new Problem(409, 'No other machine can reach this one: start it with --host and this machine’s address.')
-    if (conversionId !== undefined) await this.mustBeThere(conversionId)
+    if (conversionId !== undefined) await conversionMustExist(this.db, conversionId)
     const words = newWords()
     const { toString: pictureOf } = (await networkTools()).qr
     const expiresAt = new Date(Date.now() + INVITED_MS)
@@ -85,14 +86,6 @@ export class AccessService {
       expiresAt: expiresAt.toISOString(),
       ...(network.fingerprint === undefined ? {} : { fingerprint: network.fingerprint }),
     }
-  }
-
-  private async mustBeThere(conversionId: string): Promise<void> {
-    const [there] = await this.db
-      .select({ id: conversions.id })
-      .from(conversions)
-      .where(eq(conversions.id, conversionId))
-    if (!there) throw notFound('conversion')
   }
 
   /** Lets a device in for the words it was told, once. Returns what it shows from then on. */

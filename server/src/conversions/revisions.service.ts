@@ -6,6 +6,7 @@ import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, entries, revisions } from '../db/schema'
 import { notFound, Problem } from '../problems/problem'
+import { conversionMustExist } from './conversionMustExist'
 import { readStored, unreadable } from './storedPlan'
 
 /** The newest revisions that are listed. */
@@ -23,7 +24,7 @@ export class RevisionsService {
 
   /** Newest first, each with what it changed. */
   async list(id: string) {
-    await this.mustExist(id)
+    await conversionMustExist(this.db, id)
     const rows = await this.db
       .select({
         revision: revisions.revision,
@@ -111,7 +112,7 @@ export class RevisionsService {
 
   /** Everything that was ticked or read back, in the order in which it was. */
   async entries(id: string) {
-    await this.mustExist(id)
+    await conversionMustExist(this.db, id)
     const rows = await this.db
       .select({ id: entries.id, path: entries.path, value: entries.value, by: entries.by, at: entries.at })
       .from(entries)
@@ -122,11 +123,6 @@ export class RevisionsService {
       ...(value === null ? {} : { value }),
       ...(by === null ? {} : { by }),
     }))
-  }
-
-  private async mustExist(id: string): Promise<void> {
-    const [row] = await this.db.select({ id: conversions.id }).from(conversions).where(eq(conversions.id, id))
-    if (!row) throw notFound('conversion')
   }
 
   /** A number that was never reached, or one that went with the burst of work that it was part of. */

@@ -3,8 +3,9 @@ import type { NewMeasurements } from '@zesty/core/http'
 import { MOST_READINGS } from '@zesty/core/measurements'
 import { and, count, eq } from 'drizzle-orm'
 import type { Asker } from '../access/who'
+import { conversionMustExist } from '../conversions/conversionMustExist'
 import { DATABASE, type Database } from '../db/database'
-import { conversions, measurements } from '../db/schema'
+import { measurements } from '../db/schema'
 import { badInput, notFound } from '../problems/problem'
 import { insertMeasurements, measuredOf, measurementsAsText, readingsChanged } from './storedMeasurements'
 
@@ -15,12 +16,12 @@ export class MeasurementsService {
 
   async list(conversionId: string) {
     const all = await measurementsAsText(this.db, conversionId)
-    if (all.text === '[]') await this.mustExist(conversionId)
+    if (all.text === '[]') await conversionMustExist(this.db, conversionId)
     return all
   }
 
   async add(conversionId: string, { measurements: sent }: NewMeasurements, by: Asker) {
-    await this.mustExist(conversionId)
+    await conversionMustExist(this.db, conversionId)
     const [there] = await this.db
       .select({ count: count() })
       .from(measurements)
@@ -49,10 +50,5 @@ export class MeasurementsService {
       await readingsChanged(tx, conversionId)
     })
     return measuredOf(this.db, conversionId)
-  }
-
-  private async mustExist(conversionId: string): Promise<void> {
-    const [row] = await this.db.select({ id: conversions.id }).from(conversions).where(eq(conversions.id, conversionId))
-    if (!row) throw notFound('conversion')
   }
 }
