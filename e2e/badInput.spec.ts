@@ -1,6 +1,7 @@
 import { pathToFileURL } from 'node:url'
 import { join } from 'node:path'
 import { chain, demoFile, expect, kept, test, type } from './shopFixture'
+import { TEST_PATIENCE } from '../tools/demoServer.mjs'
 import { freePort } from '../tools/ports.mjs'
 
 test('what cannot be read stays in the field with the reason, also after going elsewhere and reloading', async ({
@@ -143,6 +144,7 @@ test('the server dies in mid-edit: typing goes on, survives a reload, and is kep
       demoFolder: join(import.meta.dirname, '..', 'demo'),
       samplesFolder: join(import.meta.dirname, '..', 'samples'),
       demo: 'as-before',
+      patience: TEST_PATIENCE,
     })
   let own = await start()
   try {
@@ -175,4 +177,19 @@ test('the server dies in mid-edit: typing goes on, survives a reload, and is kep
   } finally {
     await own.close()
   }
+})
+
+test('a conversion opened while the server has no database opens by itself once it has', async ({ page, shop }) => {
+  const id = await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+  let refused = 0
+  await page.route('**/api/conversions/*/judged', (route) => {
+    refused += 1
+    if (refused > 2) return route.continue()
+    const detail = 'The database does not answer.'
+    return route.fulfill({ status: 503, json: { type: 'about:blank', title: 'Unavailable', status: 503, detail } })
+  })
+  await page.goto(`/conversions/${id}/motor`)
+  await expect(page.getByText('The database does not answer.')).toBeVisible()
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('1.5 kW')
+  expect(refused).toBe(3)
 })

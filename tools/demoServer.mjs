@@ -7,6 +7,12 @@ import { freePort } from './ports.mjs'
 import { ensureApplication } from './setUp.mjs'
 
 /**
+ * What a server under test waits for its database, in milliseconds: two browsers beside it on two cores leave the
+ * database little room, and a slow answer is not a wrong one.
+ */
+export const TEST_PATIENCE = { connectionTimeoutMillis: 20_000, query_timeout: 20_000, statement_timeout: 20_000 }
+
+/**
  * The built application on a database of its own that is gone afterwards; for pictures, measurements and tests.
  * @param {{demo?: boolean, port?: number, network?: boolean}} [options] network: other machines may come, by the next port
  */
@@ -27,6 +33,7 @@ export async function demoServer({ demo = true, port, network = false } = {}) {
       demoFolder: join(root, 'demo'),
       samplesFolder: join(root, 'samples'),
       demo: demo ? 'as-before' : 'remove',
+      patience: TEST_PATIENCE,
       ...(network
         ? {
             network: {

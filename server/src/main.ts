@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs'
 import type { Server } from 'node:http'
 import { openNetwork, type NetworkWish } from './access/openNetwork'
 import { createApplication } from './application'
-import { openDatabase } from './db/database'
+import { openDatabase, type Patience } from './db/database'
 import { migrationsUpTo } from './db/migrationsUpTo'
 import { openApiDocument } from './openapi/document'
 import { readSamples } from './library/samples'
@@ -29,6 +29,8 @@ export interface ServeOptions {
   demo: DemoWish
   /** The description of the API, written by the build. */
   openApiFile?: string
+  /** How long it waits for the database, where not as it ships. */
+  patience?: Patience
   /** How other machines may reach it, where they may. */
   network?: NetworkWish
 }
@@ -51,9 +53,10 @@ export async function serve({
   samplesFolder,
   demo,
   openApiFile,
+  patience,
   network: wish,
 }: ServeOptions) {
-  const database = await openDatabase(databaseUrl, migrations, ownerUrl)
+  const database = await openDatabase(databaseUrl, migrations, ownerUrl, patience)
   try {
     const samples = readSamples(samplesFolder)
     const notes = await settleDemo(database.db, demoFolder, samples, demo)

@@ -18,7 +18,7 @@ export interface OpenDatabase {
  * transaction that hangs is given up by a rollback that hangs as well, there is an answer within two seconds still. What
  * the database does after that it ends by itself, so that a place that nobody waits for becomes free.
  */
-const patience = {
+const PATIENCE = {
   connectionTimeoutMillis: 800,
   query_timeout: 900,
   statement_timeout: 5000,
@@ -28,14 +28,23 @@ const patience = {
 
 const CONNECTIONS = 12
 
+/** How long to wait for the database where that is not as it ships, in milliseconds. */
+export type Patience = Partial<typeof PATIENCE>
+
 /**
  * Brings the database to the newest schema, which other servers may do at once, and opens it.
  * @param url opens it for serving
  * @param ownerUrl opens it for one who may change its tables; the same where one role does both
+ * @param patience for a machine on which browsers under test leave the database little room
  */
-export async function openDatabase(url: string, migrationsFolder: string, ownerUrl = url): Promise<OpenDatabase> {
+export async function openDatabase(
+  url: string,
+  migrationsFolder: string,
+  ownerUrl = url,
+  patience?: Patience,
+): Promise<OpenDatabase> {
   await migrateAlone(ownerUrl, migrationsFolder, new URL(url).username)
-  const pool = new pg.Pool({ connectionString: url, max: CONNECTIONS, keepAlive: true, ...patience })
+  const pool = new pg.Pool({ connectionString: url, max: CONNECTIONS, keepAlive: true, ...PATIENCE, ...patience })
   // A dropped idle connection is replaced at the next query; without a listener it would end the process.
   pool.on('error', () => undefined)
   const db = drizzle(pool, { schema, casing: 'snake_case' })

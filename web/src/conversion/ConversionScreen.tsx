@@ -14,6 +14,7 @@ import { FirstVerdict } from './FirstVerdict'
 import { Overlays } from './Overlays'
 import { closed, opened } from '../state/planSlice'
 import { takeDraft } from '../state/takeDraft'
+import { useAskAgain } from '../state/useAskAgain'
 import { useKeptOnClose } from '../state/useKeptOnClose'
 import { PrintHead } from './PrintHead'
 import { RouteCard } from './RouteCard'
@@ -45,6 +46,7 @@ export function ConversionScreen() {
   const dispatch = useAppDispatch()
   const isOpen = useAppSelector((state) => state.plan.open?.id === id)
   const { data, error, refetch } = api.useConversionQuery(id, { refetchOnMountOrArgChange: true })
+  useAskAgain(error, refetch)
 
   useEffect(() => {
     if (data?.conversion.id !== id) return

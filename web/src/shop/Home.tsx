@@ -1,10 +1,12 @@
 import { Navigate } from 'react-router'
 import { api, problemText } from '../state/api'
+import { useAskAgain } from '../state/useAskAgain'
 import { FirstShop } from './FirstShop'
 
 /** The first shop, or the way to it. */
 export function Home() {
   const { data, error, refetch } = api.useShopsQuery(undefined)
+  useAskAgain(error, refetch)
   if (error)
     return (
       <main className="mx-auto flex max-w-[560px] flex-col gap-3 p-8">

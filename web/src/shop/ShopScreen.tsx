@@ -10,6 +10,7 @@ import { Brand } from '../parts/Brand'
 import { RightsNote } from '../parts/RightsNote'
 import { ShopsNav } from '../parts/ShopsNav'
 import { switchTheme } from '../state/theme'
+import { useAskAgain } from '../state/useAskAgain'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
 import { Circuits } from './Circuits'
@@ -25,8 +26,14 @@ const UnsentHere = lazy(() => import('./UnsentHere').then((m) => ({ default: m.U
 /** The machines of a shop, each with its state and next step. */
 export function ShopScreen() {
   const { shopId = '' } = useParams()
-  const { data: shop, error } = api.useShopQuery(shopId)
-  const { data: machines, error: machinesError } = api.useMachinesQuery(shopId, { refetchOnMountOrArgChange: true })
+  const { data: shop, error, refetch } = api.useShopQuery(shopId)
+  const {
+    data: machines,
+    error: machinesError,
+    refetch: askForMachines,
+  } = api.useMachinesQuery(shopId, { refetchOnMountOrArgChange: true })
+  useAskAgain(error, refetch)
+  useAskAgain(machinesError, askForMachines)
   const [adding, setAdding] = useState<'machine' | 'shop'>()
   const [removing, setRemoving] = useState<MachineLine>()
   const [copyMachine] = api.useCopyMachineMutation()
