@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { z } from 'zod'
 import { planSchema, type Plan } from '../src/plan'
+import { shippedManuals } from './shippedManuals'
 
 /** Values that a Zod schema accepts, edges of its ranges included. */
 function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
@@ -9,7 +10,11 @@ function arbitraryOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
     return fc
       .record(
         Object.fromEntries(
-          Object.entries(schema.shape as Record<string, z.core.$ZodType>).map(([k, v]) => [k, arbitraryOf(v)]),
+          Object.entries(schema.shape as Record<string, z.core.$ZodType>).map(([k, v]) => [
+            k,
+            // Of a manual only those that make sense: what does not fit together is refused before it is in a plan.
+            k === 'manual' ? fc.constantFrom(undefined, ...shippedManuals.values()) : arbitraryOf(v),
+          ]),
         ),
       )
       .map((o) => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)))
@@ -46,6 +51,9 @@ export const arbitraryPlan: fc.Arbitrary<Plan> = arbitraryOf(planSchema).map((do
     plan.route.machines,
     plan.candidates.motors,
     plan.candidates.drives,
+    plan.wiring.changes ?? [],
+    plan.wiring.asFound ?? [],
+    plan.wiring.looseEnds ?? [],
   ])
     list.forEach((item, i) => (item.id = `i${i}`))
   const known = (id: string | undefined) => plan.survey.positions.some((p) => p.id === id)

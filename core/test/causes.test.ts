@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
 import { causes } from '../src/findings/causes'
 import { judgements } from '../src/findings/judge'
+import { wiringJudgements } from '../src/findings/wiring'
 import { mistakes, spoiled } from './mistakes'
 
 /** Stops that a mistake of the list makes beside its own, because it is two mistakes. */
@@ -20,7 +21,7 @@ const twoMistakes: Record<string, string[]> = {
 }
 
 test('causes and consequences are judgements, and no consequence is a cause of its cause', () => {
-  const ids = new Set<string>(judgements.map((j) => j.id))
+  const ids = new Set<string>([...judgements, ...wiringJudgements].map((j) => j.id))
   for (const [consequence, firsts] of Object.entries(causes))
     for (const id of [consequence, ...firsts]) {
       expect([id, ids.has(id)]).toEqual([id, true])

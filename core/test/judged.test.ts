@@ -1,13 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate, evaluator } from '../src/evaluate/evaluate'
-import { judgements } from '../src/findings/judge'
+import { judgements as ofThePlan } from '../src/findings/judge'
+import { wiringJudgements } from '../src/findings/wiring'
 import { emptyPlan, readPlan, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlans } from './demoPlans'
 import { mistakes, soundPlan, spoiled } from './mistakes'
 
+const judgements = [...ofThePlan, ...wiringJudgements]
 const plans = [soundPlan(), ...demoPlans.values(), ...mistakes.map(([, , patch]) => spoiled(...patch))]
 
 const wellAnswered = (plan: Plan): string[] => {
@@ -48,9 +50,12 @@ describe('every question', () => {
   })
 })
 
+const whole = /^(manual|wiring\.(steps|numbers|parts)|asTyped)$/
+
 /** Every single thing that was typed, by its path; a thing that is all of an item of a list is not taken from it. */
 function typedPaths(value: unknown, at = ''): string[] {
-  if (typeof value !== 'object' || value === null) return [at]
+  // The manual is one thing; what was kept by a step's or a wire's own name has no path.
+  if (typeof value !== 'object' || value === null || whole.test(at)) return [at]
   return Object.entries(value).flatMap(([key, inner]) => typedPaths(inner, at === '' ? key : `${at}.${key}`))
 }
 

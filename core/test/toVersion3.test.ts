@@ -130,7 +130,7 @@ test('plans of version 1 are still opened, in a file too', () => {
   const plan = old({ motor: { kind: 'three-phase', powerW: 1500 } }, 1)
   expect(read(plan).motor).toMatchObject({ kind: 'induction', powerW: 1500 })
   const file = readConversionFile({ format: CONVERSION_FORMAT, plan })
-  expect(file.ok ? file.value.plan.schemaVersion : file.faults).toBe(3)
+  expect(file.ok ? file.value.plan.schemaVersion : file.faults).toBe(4)
 })
 
 test('items of the library go the same way, and say what of them cannot be read', () => {

@@ -41,7 +41,7 @@ export { namedPositions } from '../plan/positionName'
 export { copyPlan } from '../plan/copyPlan'
 export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'
-export type { SettingId } from '../plan/settingFields'
+export type { SettingId } from '../stages/settingNames'
 export {
   type Hazard,
   hazards,

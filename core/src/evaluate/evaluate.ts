@@ -5,6 +5,7 @@ import type { Blocked, Figure } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import { Ledger } from '../facts/ledger'
 import { circuitMemory, type CircuitMemory } from '../facts/motor/plateCircuit'
+import { wiringMemory, type WiringMemory } from '../facts/wiring/wiringFacts'
 import { relinkingPlan, type RelinkingPlan } from '../facts/motor/relinkingPlan'
 import type { InductionTorque } from '../facts/motor/torqueCurve'
 import type { SettingLine } from '../facts/settings/settingLine'
@@ -56,9 +57,16 @@ export interface Evaluation {
   torque?: InductionTorque
 }
 
+/** What is made anew only when the part of the plan that it rests on changes: the motor's circuit, and the wiring. */
+export interface EvaluationMemory {
+  circuit: CircuitMemory
+  wiring: WiringMemory
+}
+
 /**
  * Judges a plan. Pure: the same plan and tables give the same evaluation, and no valid plan makes it throw. Whoever
- * judges again and again hands in a memory, so that the motor's circuit is fitted anew only when its plate changes.
+ * judges again and again hands in a memory, so that the motor's circuit is fitted, and the
+ * wiring made, only when what they rest on changes.
  *
  * @example evaluate(emptyPlan('Lathe')).agenda[0]?.text // 'Say what machine it is'
  */
@@ -66,11 +74,11 @@ export function evaluate(
   typed: Plan,
   tables: PlanningTables = shippedTables,
   measured: Measured = nothingMeasured,
-  memory?: CircuitMemory,
+  memory?: EvaluationMemory,
 ): Evaluation {
   const { plan, fields } = withMeasured(asJudged(typed), measured)
   const ledger = new Ledger(plan, fields)
-  const facts = factsOf({ plan, tables, ledger, measured }, memory)
+  const facts = factsOf({ plan, tables, ledger, measured }, memory?.circuit, memory?.wiring)
   const comesNext = nextMilestone(facts)
   const { lines, findings } = judge(facts, comesNext)
   const relinking = relinkingPlan(facts)
@@ -108,11 +116,11 @@ export function evaluate(
 }
 
 /**
- * An `evaluate` that remembers the last motor's circuit, for whoever judges a plan again and again while it is edited.
+ * An `evaluate` that remembers the last motor's circuit and the last wiring, for whoever judges a plan again and again while it is edited.
  *
  * @example evaluator()(emptyPlan('Lathe')).findings.length // 0
  */
 export function evaluator(tables: PlanningTables = shippedTables): (plan: Plan, measured?: Measured) => Evaluation {
-  const memory = circuitMemory()
+  const memory: EvaluationMemory = { circuit: circuitMemory(), wiring: wiringMemory() }
   return (plan, measured) => evaluate(plan, tables, measured, memory)
 }

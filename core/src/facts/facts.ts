@@ -18,6 +18,7 @@ import type { JobVerdicts } from './spindle/jobVerdicts'
 import type { SpeedFacts } from './spindle/speedFacts'
 import type { StopFacts } from './drive/stopFacts'
 import type { SupplyFacts } from './supply/supplyFacts'
+import type { WiringFacts } from './wiring/wiringFacts'
 import type { InductionTorque, TorqueCurve } from './motor/torqueCurve'
 
 /** Everything the judgements look at. */
@@ -49,4 +50,5 @@ export interface Facts {
   resonances: ResonanceFacts[]
   /** Belts whose length or distance is known. */
   belts: BeltFacts[]
+  wiring: WiringFacts
 }

@@ -21,9 +21,10 @@ import { branchCircuitFacts } from './supply/branchCircuitFacts'
 import { plugAndLeadFacts } from './supply/plugAndLeadFacts'
 import { supplyFacts } from './supply/supplyFacts'
 import { supplyUnitFacts } from './supply/supplyUnitFacts'
+import { wiringFacts, type WiringMemory } from './wiring/wiringFacts'
 
 /** Everything that is known, each part from those before it. */
-export function factsOf(context: Context, memory?: CircuitMemory): Facts {
+export function factsOf(context: Context, memory?: CircuitMemory, wired?: WiringMemory): Facts {
   const { plan, tables, measured } = context
   const supply = supplyFacts(context)
   const motor = motorFacts(context)
@@ -60,5 +61,6 @@ export function factsOf(context: Context, memory?: CircuitMemory): Facts {
     jobs: jobVerdicts({ ...context, speeds, curve }),
     resonances: resonanceFacts({ ...context, motor, stop, speeds }),
     belts: beltFacts({ ...context, motor }),
+    wiring: wiringFacts(context, wired),
   }
 }

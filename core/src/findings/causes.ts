@@ -9,5 +9,9 @@ export const causes: Readonly<Record<string, readonly string[]>> = {
   'motor.cable': ['motor.plate-amps', 'motor.plate-pair'],
   'drive.output-too-small': ['motor.plate-amps', 'motor.plate-pair'],
   'drive.hertz-beyond-drive': ['motor.over-safe-speed'],
+  'wiring.stop-way': ['wiring.lacks'],
+  'wiring.contactor-enable': ['wiring.lacks'],
+  'wiring.chain-complete': ['wiring.lacks'],
+  'wiring.pendant': ['wiring.lacks'],
   'belts.over-speed': ['motor.over-safe-speed', 'drive.hertz-beyond-drive', 'belts.cannot-be'],
 }

@@ -28,6 +28,7 @@ import { spinningFindings } from './spinningFindings'
 import { stopFindings } from './stopFindings'
 import { threadFindings } from './threadFindings'
 import { wallFindings } from './wallFindings'
+import { wiringJudgements } from './wiring'
 import type { Milestone } from '../stages/milestones'
 import { stageOrder } from '../stages/stages'
 
@@ -62,7 +63,7 @@ export const judgements = [
 ]
 
 /** What a judgement is called. */
-export type JudgementId = (typeof judgements)[number]['id']
+export type JudgementId = (typeof judgements)[number]['id'] | (typeof wiringJudgements)[number]['id']
 
 /** The finding that one hangs under by the table of causes, if it was found too; it is never under what hangs under it. */
 function causeOf({ id }: Finding, findings: readonly Finding[]): FindingId | undefined {
@@ -80,6 +81,7 @@ export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; fin
   const lines: JudgedLine[] = []
   const findings: Finding[] = []
   for (const judgement of judgements) answerInto(judgement, facts, next, lines, findings)
+  for (const judgement of wiringJudgements) answerInto(judgement, facts, next, lines, findings)
   // What follows from nothing that was found stands by itself.
   const found = new Set(findings.map((f) => f.id))
   for (const f of findings) if (f.follows !== undefined && !found.has(f.follows)) delete f.follows

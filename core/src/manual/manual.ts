@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { settingIds } from '../plan'
+import { settingIds } from '../stages/settingNames'
 import { nameText, text } from '../rules/text'
 import { terminalFunctions, terminalGroups, type TerminalFunction, type TerminalGroup } from './terminalFunctions'
 
@@ -37,6 +37,8 @@ const terminalSchema = z.strictObject({
       mostV: volts.optional(),
       milliamps: milliamps.optional(),
       ohm: z.number().min(1).max(1e6).optional(),
+      /** Of a speed input: whether it goes through zero to the other direction. */
+      bothSigns: z.boolean().optional(),
     })
     .optional(),
   /** Wires that go under its screw; one where it is not said. */
@@ -68,7 +70,12 @@ const factoryLinkSchema = z.strictObject({
   page,
 })
 
-const positionSchema = z.strictObject({ prints: printed, means: text(160) })
+const positionSchema = z.strictObject({
+  prints: printed,
+  means: text(160),
+  /** Of a jumper that chooses how switches are closed: to the common, or to the volts given. */
+  logic: z.enum(['sink', 'source']).optional(),
+})
 
 /** A jumper or switch inside: its positions, and the one that it comes in. */
 const jumperSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { settingFields, settingIds, type SettingId } from '../plan'
+import { settingIds, settingNames, type SettingId } from '../stages/settingNames'
 import { terminalFunctions, type TerminalFunction } from './terminalFunctions'
 
 /** A terminal as somebody jotted it down: what is printed, what was written behind it, and what that seems to mean. */
@@ -141,10 +141,7 @@ function settingOf(words: string): SettingId | undefined {
   return found ?? settingIds.find((id) => words.toLowerCase().includes(labelOf(id)))
 }
 
-const labelOf = (id: SettingId): string => {
-  const meta = settingFields[id].meta() as { label?: string } | undefined
-  return meta?.label?.toLowerCase() ?? id
-}
+const labelOf = (id: SettingId): string => settingNames[id].toLowerCase()
 
 /** What a function is called, for whoever shows what was understood. */
 export const functionWords = (does: TerminalFunction): string => terminalFunctions[does].words

@@ -28,6 +28,7 @@ function compare(
   system: UnitSystem,
 ): Difference[] {
   if (Object.is(before, after)) return []
+  if (path !== '' && fieldOf(path)?.whole === true) return wholeDifference(before, after, path, trail)
   if (!isBranch(before) && !isBranch(after)) {
     const shown = [printValue(path, before, system), printValue(path, after, system)]
     return shown[0] === shown[1] && before !== undefined && after !== undefined && typeof before !== 'number'
@@ -43,6 +44,14 @@ function compare(
     if (inner === 'asTyped' || (key === 'id' && trail.length > 0)) return []
     return compare(left, right, inner, [...trail, labelOf(inner, key, left, right)], system)
   })
+}
+
+/** What is changed as a whole is told by its names. */
+function wholeDifference(before: unknown, after: unknown, path: string, trail: readonly string[]): Difference[] {
+  if (JSON.stringify(before) === JSON.stringify(after)) return []
+  const name = (value: unknown): string => (isBranch(value) ? String(Reflect.get(value, 'name') ?? '') : NOTHING)
+  const [was, is] = [name(before), name(after)]
+  return [{ path, label: trail.join(', '), before: was, after: was === is ? `${is}, changed` : is }]
 }
 
 /** What the schema says of a path; items of a list have paths of their own. */
@@ -62,6 +71,7 @@ const sections: Record<string, string> = {
   candidates: 'Thought of',
   plate: 'plate',
   controls: 'Controls',
+  wiring: 'Wiring',
   settings: 'Settings',
   overrides: 'Planning values',
   chosen: 'chosen',

@@ -15,6 +15,8 @@ export interface FieldMeta {
   options?: Readonly<Record<string, string>>
   /** One line of help: where to find it, or why it is asked. */
   help?: string
+  /** One thing, taken and changed as a whole: nothing in it is a field of the plan. */
+  whole?: boolean
   /** Stage of the work on which it is typed, where that is not its section's. */
   stage?: StageId
 }

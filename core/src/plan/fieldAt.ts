@@ -193,6 +193,7 @@ function* everyField(
   const found = describe(schema)
   const here = found.stage ?? stage
   if (path !== '') yield [path, { label: path, stage: here ?? 'survey', ...found }]
+  if (found.whole === true) return
   const at = unwrap(schema)
   const inside = (step: string, inner: z.core.$ZodType | undefined) =>
     inner ? everyField(inner, path === '' ? step : `${path}.${step}`, here) : []

@@ -1,3 +1,4 @@
+export * from './wiring'
 export * from './bareMotor'
 export * from './candidates'
 export * from './conversionFile'

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { manualSchema, type Manual } from '../manual/manual'
 import { nameText, text } from '../rules/text'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
@@ -11,11 +12,12 @@ import { routeSchema } from './route'
 import { settingsSchema } from './settingFields'
 import { supplySchema } from './supply'
 import { surveySchema } from './survey'
+import { wiringSchema } from './wiring'
 import { on, quantity } from './field'
 import type { TransmissionStage } from './transmissionStage'
 
 /** Rises by one whenever a stored plan would no longer validate; each rise has a step in `upgrade.ts`. */
-export const PLAN_VERSION = 3
+export const PLAN_VERSION = 4
 
 /** Planning values that a person may replace by their own, each in place of a typical one. */
 export const overridesSchema = z.strictObject({
@@ -52,7 +54,10 @@ export const planSchema = z.strictObject({
   drive: on('drive', driveSchema),
   installation: on('drive', installationSchema),
   candidates: candidatesSchema,
-  controls: on('settings', controlsSchema),
+  controls: on('wiring', controlsSchema),
+  wiring: on('wiring', wiringSchema),
+  /** The version of the drive's manual that this conversion goes by. */
+  manual: on('wiring', manualSchema.optional().meta({ label: 'The drive’s manual', whole: true })),
   settings: on('settings', settingsSchema),
   overrides: on('drive', overridesSchema),
   asTyped: asTypedSchema.optional().meta({ label: 'As it was typed' }),
@@ -72,10 +77,11 @@ export type RouteMachine = Parsed['route']['machines'][number]
 export type MotorCandidate = Omit<Parsed['candidates']['motors'][number], 'plate'> & { plate: MotorPlate }
 
 /** What the schema accepts; motors and stages of a train may be asked for any key of any kind. */
-export interface Plan extends Omit<Parsed, 'survey' | 'motor' | 'candidates'> {
+export interface Plan extends Omit<Parsed, 'survey' | 'motor' | 'candidates' | 'manual'> {
   survey: Omit<Parsed['survey'], 'positions'> & { positions: Position[] }
   motor: MotorPlate
   candidates: Omit<Parsed['candidates'], 'motors'> & { motors: MotorCandidate[] }
+  manual?: Manual | undefined
 }
 
 /**
@@ -96,6 +102,7 @@ export const emptyPlan = (name: string): Plan => ({
   installation: {},
   candidates: { motors: [], drives: [] },
   controls: {},
+  wiring: {},
   settings: { chosen: {}, inDrive: {} },
   overrides: {},
 })

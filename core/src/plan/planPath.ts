@@ -8,7 +8,7 @@ type PathsIn<T> = T extends readonly (infer Item)[]
     : never
 
 /** A path into the plan: `survey.positions.0.name`. Paths that no plan has do not compile. */
-export type PlanPath = PathsIn<Plan>
+export type PlanPath = PathsIn<Omit<Plan, 'manual'>> | 'manual'
 
 /** What stands under a key of a value, whichever kind of a union the value is. */
 type Under<T, K extends string> = T extends readonly (infer Item)[]

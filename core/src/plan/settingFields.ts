@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { settingNames, type SettingId } from '../stages/settingNames'
 import { choice, on, quantity } from './field'
 
 export const stopModes = { coast: 'Coast', ramp: 'Ramp down', 'dc-brake': 'DC injection' } as const
@@ -19,24 +20,23 @@ export const startSpeeds = {
 
 /** Settings of any drive under neutral names, each optional; used for what a drive was found to hold and what is chosen otherwise. */
 export const settingFields = {
-  ratedVoltageV: quantity('voltage', 'Motor volts', 10, 725),
-  ratedCurrentA: quantity('current', 'Motor amps', 0.05, 500),
-  baseFrequencyHz: quantity('frequency', 'Base hertz', 5, 1500),
-  ratedSpeedRpm: quantity('speed', 'Motor rpm', 50, 90_000),
-  minimumHz: quantity('frequency', 'Lowest hertz', 0, 1500),
-  maximumHz: quantity('frequency', 'Highest hertz', 1, 1500),
-  accelerationS: quantity('time', 'Acceleration', 0, 600),
-  decelerationS: quantity('time', 'Deceleration', 0, 600),
-  stopMode: choice('On STOP', stopModes),
-  commandSource: choice('RUN comes from', commandSources),
-  referenceSource: choice('Speed comes from', referenceSources),
-  overloadA: quantity('current', 'Overload amps', 0.05, 500),
-  restart: choice('After a power cut', restartModes),
-  startSpeed: choice('Speed when RUN is pressed', startSpeeds),
-} as const
+  ratedVoltageV: quantity('voltage', settingNames.ratedVoltageV, 10, 725),
+  ratedCurrentA: quantity('current', settingNames.ratedCurrentA, 0.05, 500),
+  baseFrequencyHz: quantity('frequency', settingNames.baseFrequencyHz, 5, 1500),
+  ratedSpeedRpm: quantity('speed', settingNames.ratedSpeedRpm, 50, 90_000),
+  minimumHz: quantity('frequency', settingNames.minimumHz, 0, 1500),
+  maximumHz: quantity('frequency', settingNames.maximumHz, 1, 1500),
+  accelerationS: quantity('time', settingNames.accelerationS, 0, 600),
+  decelerationS: quantity('time', settingNames.decelerationS, 0, 600),
+  stopMode: choice(settingNames.stopMode, stopModes),
+  commandSource: choice(settingNames.commandSource, commandSources),
+  referenceSource: choice(settingNames.referenceSource, referenceSources),
+  overloadA: quantity('current', settingNames.overloadA, 0.05, 500),
+  restart: choice(settingNames.restart, restartModes),
+  startSpeed: choice(settingNames.startSpeed, startSpeeds),
+} as const satisfies Record<SettingId, unknown>
 
-export type SettingId = keyof typeof settingFields
-export const settingIds = Object.keys(settingFields) as SettingId[]
+export { settingIds, type SettingId } from '../stages/settingNames'
 
 export const rampShapes = { straight: 'Straight', 's-curve': 'Rounded at both ends' } as const
 

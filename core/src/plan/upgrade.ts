@@ -20,6 +20,8 @@ const steps: Readonly<Record<number, UpgradeStep>> = {
     ...twelveLeads(document['motor']),
   }),
   2: toVersion3,
+  // Version 4 adds the wiring.
+  3: (document) => ({ wiring: {}, ...document }),
 }
 
 const twelve: Readonly<Record<string, string>> = {
@@ -87,6 +89,9 @@ function danglingReferences(plan: Plan): Fault[] {
     'route.machines': plan.route.machines,
     'candidates.motors': plan.candidates.motors,
     'candidates.drives': plan.candidates.drives,
+    'wiring.changes': plan.wiring.changes ?? [],
+    'wiring.asFound': plan.wiring.asFound ?? [],
+    'wiring.looseEnds': plan.wiring.looseEnds ?? [],
   }
   for (const [list, items] of Object.entries(lists)) {
     const seen = new Set<string>()

@@ -101,17 +101,23 @@ export const stages = {
     essentials: ['survey.positions', 'survey.jobs', 'survey.mainPositionId'],
     firstSteps: [],
   },
-  settings: {
-    name: 'Settings',
-    purpose: 'How it is run and stopped, and the fourteen values every drive wants, in the order to enter them.',
+  wiring: {
+    name: 'Wiring',
+    purpose:
+      'How it is run and stopped; then every wire of this machine, drawn, listed, checked, and built step by step.',
     essentials: [
       'controls.runBy',
       'controls.stopBy',
       'controls.emergencyStop',
       'controls.reference',
       'drive.lineStartLockout',
-      'settings.state',
     ],
+    firstSteps: [],
+  },
+  settings: {
+    name: 'Settings',
+    purpose: 'The fourteen values every drive wants, in the order to enter them.',
+    essentials: ['settings.state'],
     firstSteps: [],
   },
 } as const satisfies Record<string, StageRow>

@@ -422,7 +422,7 @@ export const operations: readonly Operation[] = [
     path: '/api/schema/{name}',
     id: 'findSchema',
     tag: 'Formats',
-    summary: 'The JSON Schema of a file: conversion-3.json, evaluation-3.json',
+    summary: 'The JSON Schema of a file: conversion-4.json, evaluation-4.json',
     parameters: { name: 'schema' },
     answer: { status: 200, says: 'The schema', schema: 'JsonSchema' },
     errors: [404],

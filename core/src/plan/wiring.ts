@@ -1,0 +1,187 @@
+import { z } from 'zod'
+import { text } from '../rules/text'
+import { choice, count, id, quantity, words, yesNo } from './field'
+
+export const runSwitches = {
+  selector: 'A new switch',
+  'drum-one': 'The old drum switch, one pole',
+  'drum-two': 'The old drum switch, two poles',
+  foot: 'A foot switch',
+  buttons: 'Buttons at the machine',
+  pendant: 'A pendant on a lead',
+} as const
+
+export const isolators = {
+  plug: 'The plug, in sight',
+  'early-break': 'Lockable switch that opens the enable first',
+  lockable: 'Lockable switch',
+  plain: 'A switch that cannot be locked',
+  none: 'None',
+} as const
+
+export const motorSwitches = {
+  none: 'None',
+  'early-break': 'Lockable, with an early contact in the enable',
+  plain: 'A plain switch or contactor',
+} as const
+
+export const logics = { source: 'To the volts given (source)', sink: 'To the common (sink)' } as const
+
+export const relayTasks = {
+  nothing: 'Nothing',
+  lamp: 'A lamp',
+  blower: 'The motor’s blower',
+  coolant: 'A coolant pump',
+  brake: 'A brake',
+} as const
+
+export const motorNumbers = {
+  one: 'One',
+  'two-overloads': 'Two, an overload each',
+  'two-bare': 'Two, without',
+} as const
+
+export const motorConnectors = {
+  none: 'None, a gland',
+  'pin-earthed': 'Round connector, a pin earths the body',
+  'pin-empty': 'Round connector, its earth pin stays empty',
+} as const
+
+export const shieldLandings = {
+  both: 'At both ends, all round',
+  drive: 'At the drive only',
+  tail: 'By a twisted tail',
+  none: 'Nowhere',
+} as const
+
+export const stopButtons = {
+  closed: 'Opens, by a direct action',
+  'closed-plain': 'Opens, nothing said of how',
+  open: 'Closes when pressed',
+} as const
+
+export const testedHow = { apart: 'With the drive taken off', joined: 'With the drive joined' } as const
+
+/** A wire that is otherwise on this machine than the plan would have it. */
+export const wireChangeSchema = z.strictObject({
+  id,
+  kind: choice('What is different', {
+    moved: 'Goes to another terminal',
+    swapped: 'Changed places with another',
+    added: 'A wire more',
+    left: 'Left out',
+    looks: 'Another colour or size',
+  }),
+  /** The wire by its key; of an added one the key it gets. */
+  wire: text(80).meta({ label: 'Wire' }),
+  other: text(80).optional().meta({ label: 'With the wire' }),
+  end: choice('Which end', { from: 'From', to: 'To' }),
+  from: text(80).optional().meta({ label: 'From' }),
+  to: text(80).optional().meta({ label: 'To' }),
+  colour: words('Colour', 20),
+  areaMm2: quantity('area', 'Size', 0.05, 95),
+  why: words('Why', 200),
+})
+
+/** One wire as it was found before anything was stripped. */
+export const foundWireSchema = z.strictObject({
+  id,
+  tag: words('Tag', 20, 'What you put on it, or what was printed'),
+  from: words('From', 60),
+  to: words('To', 60),
+  colour: words('Colour', 30),
+  note: words('Note', 200),
+})
+
+export const stepAnswers = { done: 'Done', wrong: 'Not as it should be', skipped: 'Left for later' } as const
+
+/** What was found at one step of the build. */
+export const stepRecordSchema = z.strictObject({
+  answer: choice('Answer', stepAnswers),
+  ticked: z.array(text(80)).max(80).optional().meta({ label: 'Ticked' }),
+  tugged: z.array(text(80)).max(80).optional().meta({ label: 'Tugged' }),
+  readings: z
+    .record(text(80), z.number().min(-1e9).max(1e9))
+    .refine((all) => Object.keys(all).length <= 40, 'at most 40 readings')
+    .optional()
+    .meta({ label: 'Measured' }),
+  note: words('Note', 500),
+  on: text(10).optional().meta({ label: 'On' }),
+})
+
+export const partStates = { had: 'Had', ordered: 'Ordered', paid: 'Paid, on its way', wanted: 'Wanted' } as const
+
+const partSchema = z.strictObject({
+  state: choice('It is', partStates),
+  price: quantity('money', 'Price', 0, 100_000),
+})
+
+/** Something temporary that must be undone. */
+export const looseEndSchema = z.strictObject({
+  id,
+  what: words('What is temporary', 200),
+  stop: yesNo('Not to be used until it is undone'),
+  undone: yesNo('Undone'),
+})
+
+const keyed = <S extends z.ZodType>(schema: S, most: number) =>
+  z.record(text(80), schema).refine((all) => Object.keys(all).length <= most, `at most ${most}`)
+
+/** How the machine is wired: what was decided, what is different here, what was found, and how far the work is. */
+export const wiringSchema = z.strictObject({
+  runWith: choice('It is run with', runSwitches),
+  isolator: choice('Isolator', isolators, 'What takes the power away before anybody opens anything'),
+  isolatorA: quantity('current', 'Isolator rated', 1, 250),
+  ownFuseA: quantity('current', 'Fuse or breaker of its own', 0.5, 250, 'Before this drive alone'),
+  filter: yesNo('A filter of its own before the drive'),
+  choke: yesNo('A choke before the drive'),
+  logic: choice('Switch inputs are closed', logics, 'Source where the drive offers it: a chafed wire is then no RUN'),
+  knobOhm: quantity('resistance', 'The knob’s ohms', 100, 1e6, 'End to end, measured or printed on it'),
+  knobLeadM: quantity('distance', 'Lead of the knob', 0.1, 50),
+  knobShielded: yesNo('The knob’s lead is shielded'),
+  motorSwitch: choice('Switch between drive and motor', motorSwitches),
+  motors: choice('Motors on this drive', motorNumbers),
+  motorConnector: choice('At the motor', motorConnectors),
+  motorShield: choice('Shield of the motor’s cable', shieldLandings),
+  motorEarthInside: yesNo('The motor’s earth runs inside its cable'),
+  oneGland: yesNo('Control and power share a gland or run'),
+  slackLoop: yesNo('A slack loop to a motor that moves', 'For the belt’s tension'),
+  guardSwitch: yesNo('The guard has a switch'),
+  pressureSwitch: yesNo('A pressure switch lets it run'),
+  flowSwitch: yesNo('A flow switch lets it run'),
+  coolantPump: yesNo('A coolant pump'),
+  upDown: yesNo('Buttons for faster and slower'),
+  presets: count('Fixed speeds', 2, 7),
+  relayDoes: choice('The drive’s relay switches', relayTasks),
+  blowerOwnSupply: yesNo('The blower has a supply of its own'),
+  secondSupplyLabelled: yesNo('What the isolator leaves live is labelled, its wires orange'),
+  thermistorOn: choice('The thermistor goes to', {
+    input: 'Its own input',
+    fault: 'An input for outside faults',
+    nothing: 'Nothing',
+  }),
+  stopButton: choice('The stop mushroom', stopButtons),
+  stopYellow: yesNo('It is red on yellow'),
+  deadMushroom: yesNo('An old mushroom that does nothing stays in sight'),
+  resetWatched: yesNo('Its reset is watched', 'A reset button of its own that must be pressed, and let go'),
+  torqueOffChannels: count('Channels of safe torque off used', 0, 2),
+  insulationTested: choice('Insulation tested', testedHow),
+  panelShortCircuitA: quantity(
+    'current',
+    'Short-circuit amps at the panel',
+    100,
+    100_000,
+    'By whoever knows the supply',
+  ),
+  driveShortCircuitA: quantity('current', 'Short-circuit rating of the drive', 100, 200_000, 'By its manual'),
+  changes: z.array(wireChangeSchema).max(60).optional().meta({ label: 'Wired otherwise' }),
+  asFound: z.array(foundWireSchema).max(120).optional().meta({ label: 'Wires as found' }),
+  numbers: keyed(z.number().int().min(1).max(999), 200).optional().meta({ label: 'Wire numbers' }),
+  steps: keyed(stepRecordSchema, 120).optional().meta({ label: 'Steps of the build' }),
+  parts: keyed(partSchema, 200).optional().meta({ label: 'Parts' }),
+  looseEnds: z.array(looseEndSchema).max(60).optional().meta({ label: 'Loose ends' }),
+})
+
+export type WiringChoices = z.output<typeof wiringSchema>
+export type WireChange = z.output<typeof wireChangeSchema>
+export type StepRecord = z.output<typeof stepRecordSchema>

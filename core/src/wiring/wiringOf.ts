@@ -1,0 +1,46 @@
+import type { Plan } from '../plan'
+import { applyChanges } from './applyChanges'
+import { assumedManual } from './assumedManual'
+import { buildControl } from './buildControl'
+import { bonding, buildPower } from './buildPower'
+import { Draft } from './draft'
+import { driveTerminals } from './driveTerminals'
+import { factoryLinks, jumpersFor } from './factoryLinks'
+import type { Wiring } from './model'
+import { numbered } from './numbers'
+import { wishesOf } from './wishes'
+
+/**
+ * The wiring that a plan's choices make on this drive: devices, wires with their numbers, sizes and colours, what the drive
+ * lacks for it, and the lines to enter. Pure: the same choices give the same wires under the same keys, whatever was chosen
+ * in between.
+ *
+ * @example wiringOf(emptyPlan('Lathe')).assumed // true
+ */
+export function wiringOf(plan: Plan): Wiring {
+  const manual = plan.manual ?? assumedManual(plan)
+  const region = plan.supply.region ?? ((plan.supply.frequencyHz ?? 50) > 55 ? 'nec' : 'iec')
+  const drive = driveTerminals(manual, wishesOf(plan), plan.drive.name ?? manual.name)
+  const draft = new Draft(region)
+  draft.add(drive.device)
+  const logic =
+    plan.wiring.logic ?? (manual.logic === 'sink' || drive.find('supply-24') === undefined ? 'sink' : 'source')
+  buildPower(draft, plan, drive)
+  buildControl(draft, plan, drive, logic)
+  bonding(draft, plan)
+  const devices = [...draft.devices.values()]
+  const built: Wiring = {
+    devices,
+    wires: numbered(draft.wires, devices, plan.wiring.numbers ?? {}),
+    cables: [...draft.cables.values()],
+    lacks: drive.lacks,
+    lines: drive.lines,
+    ...factoryLinks(manual, plan),
+    jumpers: jumpersFor(manual, logic),
+    refused: [],
+    region,
+    logic,
+    assumed: plan.manual === undefined || manual.terminals.some(({ basis }) => basis === 'assumed'),
+  }
+  return applyChanges(built, plan.wiring.changes ?? [])
+}
