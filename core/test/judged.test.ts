@@ -77,6 +77,7 @@ const saysByAbsence = [
   /^settings\.(chosen|inDrive)\./,
   /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,
+  /^wiring\.motors$/,
   /^motor\.(highVoltageV|platePoles|maximumRpm)$/,
   /^survey\.holders\.\d+\.heldBy$/,
   /^survey\.(positions|jobs)\.\d+\.positionId$/,

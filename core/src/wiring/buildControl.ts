@@ -192,9 +192,9 @@ function buttons(control: Control, reverse: TerminalFunction | undefined): void 
       terminal('stop-b', '4', 'control', 'any', { needed: stopIn !== undefined }),
       terminal('jog', '5', 'control', 'any', { needed: drive.find('jog') !== undefined }),
       ...(reverse ? [terminal('reverse', '6', 'control', 'any', { needed: true })] : []),
-      terminal('low', '7', 'control', 'any', { needed: true, note: 'zero' }),
+      terminal('high', '7', 'control', 'any', { needed: true, note: 'full' }),
       terminal('wiper', '8', 'control', 'any', { needed: true, note: 'wiper' }),
-      terminal('high', '9', 'control', 'any', { needed: true, note: 'full' }),
+      terminal('low', '9', 'control', 'any', { needed: true, note: 'zero' }),
     ]
     draft.add(
       device(
@@ -332,9 +332,9 @@ function knob(control: Control): void {
           line2: plan.wiring.knobOhm === undefined ? 'ohms not known' : `${plan.wiring.knobOhm / 1000} kilohm, linear`,
         },
         [
-          terminal('low', '3', 'control', 'any', { needed: true, note: 'zero' }),
-          terminal('wiper', '2', 'control', 'any', { needed: true, note: 'wiper' }),
           terminal('high', '1', 'control', 'any', { needed: true, note: 'full' }),
+          terminal('wiper', '2', 'control', 'any', { needed: true, note: 'wiper' }),
+          terminal('low', '3', 'control', 'any', { needed: true, note: 'zero' }),
           ...(shielded
             ? [terminal('shield', 'shield', 'control', 'any', { cut: true, needed: true, note: 'taped back' })]
             : []),
