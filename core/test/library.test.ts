@@ -6,10 +6,10 @@ import { numberOf } from '../src/facts/figure'
 import { circuitLoad } from '../src/library/circuitLoad'
 import { libraryColumns } from '../src/library/libraryColumns'
 import { libraryCsv, readLibraryCsv } from '../src/library/libraryCsv'
-import { libraryKinds } from '../src/library/libraryItem'
+import { tableKinds } from '../src/library/libraryItem'
 import { addCandidate, MOST_BESIDE, takeItem } from '../src/library/takeItem'
 import { takeBranchCircuit } from '../src/library/takeBranchCircuit'
-import type { LibraryItem, LibraryKind } from '../src/library/libraryItem'
+import type { LibraryItem, TableKind } from '../src/library/libraryItem'
 import { equivalentCircuit } from '../src/motor'
 import { applyPatch, driveSchema, emptyPlan, motorSchema, set, type MotorPlate } from '../src/plan'
 import { arbitraryPlan } from './arbitraryPlan'
@@ -20,7 +20,7 @@ const shipped = (kind: 'motor' | 'drive'): LibraryItem[] => {
   return read.value
 }
 
-const faults = (kind: LibraryKind, text: string): string[] => {
+const faults = (kind: TableKind, text: string): string[] => {
   const read = readLibraryCsv(kind, text)
   return read.ok ? [] : read.faults.map((f) => `${f.field}: ${f.message}`)
 }
@@ -60,7 +60,7 @@ describe('items that ship', () => {
 
 describe('CSV of the library', () => {
   test('no two headings of a kind are alike', () => {
-    for (const kind of libraryKinds) {
+    for (const kind of tableKinds) {
       const labels = libraryColumns(kind).map((c) => c.field.label.toLowerCase())
       expect(labels.length).toBe(new Set(labels).size)
     }

@@ -13,7 +13,18 @@ it('t', () => {
     const ms = performance.now() - t
     for (const s of sheets) {
       const d = drawSheet(s.layout, w)
-      console.log(name, s.id, d.width.toFixed(0), d.height.toFixed(0), 'cross', s.layout.crossings, 'together', s.layout.together, s.layout.paths.length, ms.toFixed(1))
+      console.log(
+        name,
+        s.id,
+        d.width.toFixed(0),
+        d.height.toFixed(0),
+        'cross',
+        s.layout.crossings,
+        'together',
+        s.layout.together,
+        s.layout.paths.length,
+        ms.toFixed(1),
+      )
       writeFileSync(`/tmp/${name}-${s.id}.svg`, toSvg(d, s.name))
     }
   }

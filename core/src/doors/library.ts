@@ -6,6 +6,7 @@ export {
   type LibraryItem,
   libraryItemSchema,
   type LibraryKind,
+  type TableKind,
   libraryKinds,
 } from '../library/libraryItem'
 export { ITEM_VERSION, readItem, type StoredItem } from '../library/readItem'

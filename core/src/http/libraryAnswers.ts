@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { nameText } from '../rules/text'
 import { branchCircuitSchema, libraryItemSchema, libraryKinds, MOST_ITEMS } from '../library/libraryItem'
+import { keptManualSchema } from '../manual/manual'
 import { driveSchema, motorSchema, PLAN_VERSION } from '../plan'
 
 const kept = { id: z.uuid(), name: nameText(80), version: z.literal(PLAN_VERSION) }
@@ -10,6 +11,7 @@ export const keptItemSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...kept, kind: z.literal('motor'), item: motorSchema }),
   z.strictObject({ ...kept, kind: z.literal('drive'), item: driveSchema }),
   z.strictObject({ ...kept, kind: z.literal('circuit'), item: branchCircuitSchema }),
+  z.strictObject({ ...kept, kind: z.literal('manual'), item: keptManualSchema }),
 ])
 
 /** An item that is kept as it was stored, because this release cannot read it, and why. */

@@ -1,6 +1,6 @@
 import { driveSchema, fieldAt, isPlanPath, motorSchema, type PlanField } from '../plan'
 import { dimensionKind, type Dimension } from '../quantities'
-import { branchCircuitSchema, type LibraryKind } from './libraryItem'
+import { branchCircuitSchema, type TableKind } from './libraryItem'
 
 /** One column of a library table: a field of the item, under its label with its unit. */
 export interface LibraryColumn {
@@ -15,14 +15,14 @@ export interface LibraryColumn {
 const motorKeys = [...new Set(motorSchema.options.flatMap(({ shape }) => Object.keys(shape)))]
 
 /** Where in a plan the fields of a kind are described. */
-const sections: Readonly<Record<LibraryKind, { at: string; keys: readonly string[] }>> = {
+const sections: Readonly<Record<TableKind, { at: string; keys: readonly string[] }>> = {
   motor: { at: 'motor', keys: motorKeys },
   // Its name is the item's own; what is known of a brake resistor belongs to a machine.
   drive: { at: 'drive', keys: Object.keys(driveSchema.shape).filter((key) => key !== 'name' && key !== 'resistor') },
   circuit: { at: 'supply', keys: Object.keys(branchCircuitSchema.shape) },
 }
 
-const columnsOf = (kind: LibraryKind): readonly LibraryColumn[] => {
+const columnsOf = (kind: TableKind): readonly LibraryColumn[] => {
   const { at, keys } = sections[kind]
   return keys.flatMap((key) => {
     const path = `${at}.${key}`
@@ -35,11 +35,11 @@ const columnsOf = (kind: LibraryKind): readonly LibraryColumn[] => {
 
 const unitOf = (dimension: Dimension): string => dimensionKind(dimension).shown.metric
 
-const columns: Readonly<Record<LibraryKind, readonly LibraryColumn[]>> = {
+const columns: Readonly<Record<TableKind, readonly LibraryColumn[]>> = {
   motor: columnsOf('motor'),
   drive: columnsOf('drive'),
   circuit: columnsOf('circuit'),
 }
 
 /** Every field of a kind as a column, in the order of its schema. Units in headings are metric, whoever reads. */
-export const libraryColumns = (kind: LibraryKind): readonly LibraryColumn[] => columns[kind]
+export const libraryColumns = (kind: TableKind): readonly LibraryColumn[] => columns[kind]

@@ -3,7 +3,7 @@ import { dimensionKind, parseQuantity, type Dimension, type Parsed } from '../qu
 import { faultsOf, firstFaults, type Fault, type Outcome } from '../rules/rule'
 import { cut } from '../rules/text'
 import { libraryColumns, type LibraryColumn } from './libraryColumns'
-import { libraryItemSchema, MOST_ITEMS, type LibraryItem, type LibraryKind } from './libraryItem'
+import { libraryItemSchema, MOST_ITEMS, type LibraryItem, type TableKind } from './libraryItem'
 
 const NAME = 'Name'
 
@@ -22,7 +22,7 @@ const SHOWN = 60
 const formula = /^'(?=[=+\-@\t\r])/
 
 /** Items of one kind as CSV (RFC 4180): a heading line with units, a line each, unknown fields empty. */
-export function libraryCsv(kind: LibraryKind, items: readonly LibraryItem[]): string {
+export function libraryCsv(kind: TableKind, items: readonly LibraryItem[]): string {
   const ofKind = items.filter((item) => item.kind === kind)
   // Columns that nobody filled only widen the sheet.
   const filled = (column: LibraryColumn) => ofKind.some(({ item }) => Reflect.get(item, column.key) !== undefined)
@@ -54,7 +54,7 @@ function inUnit(value: number, dimension: Dimension, unit: string): number {
  * units; cells as people type, `3/4 hp` or `7,5 A`. Taken whole or not at all: every fault is named by
  * its line and heading.
  */
-export function readLibraryCsv(kind: LibraryKind, text: string): Outcome<LibraryItem[]> {
+export function readLibraryCsv(kind: TableKind, text: string): Outcome<LibraryItem[]> {
   const strange = noTable(text)
   if (strange) return { ok: false, faults: [strange] }
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
@@ -101,7 +101,7 @@ const bare = (heading: string): string =>
     .trim()
     .toLowerCase()
 
-const columnFor = (kind: LibraryKind, heading: string): LibraryColumn | typeof NAME | undefined =>
+const columnFor = (kind: TableKind, heading: string): LibraryColumn | typeof NAME | undefined =>
   bare(heading) === bare(NAME)
     ? NAME
     : libraryColumns(kind).find((c) => bare(c.heading) === bare(heading) || c.key === heading.trim())
@@ -121,7 +121,7 @@ function headingFaults(
 }
 
 function readLine(
-  kind: LibraryKind,
+  kind: TableKind,
   headings: readonly string[],
   columns: readonly (LibraryColumn | typeof NAME | undefined)[],
   cells: readonly string[],

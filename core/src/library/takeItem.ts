@@ -2,7 +2,7 @@ import { set, namedDrive, takeDrive, takeMotor, type Patch, type Plan } from '..
 import type { LibraryItem } from './libraryItem'
 
 /** A motor or drive of the library; circuits are taken by `takeBranchCircuit`. */
-export type PlateItem = Exclude<LibraryItem, { kind: 'circuit' }>
+export type PlateItem = Extract<LibraryItem, { kind: 'motor' | 'drive' }>
 
 /** Most that are held side by side. */
 export const MOST_BESIDE = 8

@@ -234,6 +234,9 @@ export const manualSchema = z
 export const manualFileSchema = z.strictObject({ format: z.literal(MANUAL_FORMAT), manual: manualSchema })
 
 export type Manual = z.output<typeof manualSchema>
+/** The same schema for a manual that was read before: what a file may leave out is there. */
+export const keptManualSchema = manualSchema as unknown as z.ZodType<Manual, Manual>
+
 export type ManualTerminal = Manual['terminals'][number]
 export type ManualCode = Manual['codes'][number]
 export type FactoryLink = Manual['factoryLinks'][number]

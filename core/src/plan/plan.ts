@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { manualSchema, type Manual } from '../manual/manual'
+import { keptManualSchema, type Manual } from '../manual/manual'
 import { nameText, text } from '../rules/text'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
@@ -57,7 +57,7 @@ export const planSchema = z.strictObject({
   controls: on('wiring', controlsSchema),
   wiring: on('wiring', wiringSchema),
   /** The version of the drive's manual that this conversion goes by. */
-  manual: on('wiring', manualSchema.optional().meta({ label: 'The drive’s manual', whole: true })),
+  manual: on('wiring', keptManualSchema.optional().meta({ label: 'The drive’s manual', whole: true })),
   settings: on('settings', settingsSchema),
   overrides: on('drive', overridesSchema),
   asTyped: asTypedSchema.optional().meta({ label: 'As it was typed' }),

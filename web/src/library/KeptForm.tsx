@@ -1,6 +1,7 @@
-import type { KeptItem } from '@zesty/core/http'
+import type { TableKind } from '@zesty/core/library'
 import type { ReactNode } from 'react'
 import { FieldDocumentContext } from '../parts/fieldDocument'
+import type { KeptOf } from '../state/useItems'
 import { Overlay } from '../parts/Overlay'
 import { useItemDocument } from './useItemDocument'
 
@@ -11,7 +12,7 @@ export function KeptForm({
   onClose,
   children,
 }: {
-  item: KeptItem
+  item: KeptOf<TableKind>
   says: string
   onClose: () => void
   children: ReactNode

@@ -7,9 +7,9 @@ import {
   type PlanPath,
   type UnitSystem,
 } from '@zesty/core'
-import { type LibraryKind, type PlateItem } from '@zesty/core/library'
+import { type PlateItem } from '@zesty/core/library'
 
-export type PlateKind = Exclude<LibraryKind, 'circuit'>
+export type PlateKind = PlateItem['kind']
 
 /** A column of the table: what it is sorted by, and how it reads; units stand in the heading. */
 export interface PlateColumn {

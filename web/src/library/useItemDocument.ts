@@ -1,13 +1,16 @@
 import { applyPatch, emptyPlan, type Patch, type Plan } from '@zesty/core'
-import { type KeptItem } from '@zesty/core/http'
-import { type LibraryItem } from '@zesty/core/library'
+import { type LibraryItem, type TableKind } from '@zesty/core/library'
 import { useMemo, useRef, useState } from 'react'
 import { api, problemText } from '../state/api'
+import type { KeptOf } from '../state/useItems'
 import type { TypedText } from '../state/planSlice'
 import type { FieldDocument } from '../parts/fieldDocument'
 
+/** Items whose fields are a plan's. */
+type TableItem = Extract<LibraryItem, { kind: TableKind }>
+
 /** An item as fields edit it: in a plan that holds nothing else. */
-const asPlan = ({ name, ...of }: LibraryItem): Plan => {
+const asPlan = ({ name, ...of }: TableItem): Plan => {
   const plan = emptyPlan(name)
   if (of.kind === 'motor') plan.motor = of.item
   else if (of.kind === 'drive') plan.drive = of.item
@@ -15,7 +18,7 @@ const asPlan = ({ name, ...of }: LibraryItem): Plan => {
   return plan
 }
 
-const asItem = (kind: LibraryItem['kind'], plan: Plan): LibraryItem => {
+const asItem = (kind: TableKind, plan: Plan): TableItem => {
   const { name } = plan
   if (kind === 'motor') return { kind, name, item: plan.motor }
   if (kind === 'drive') return { kind, name, item: plan.drive }
@@ -26,7 +29,7 @@ const asItem = (kind: LibraryItem['kind'], plan: Plan): LibraryItem => {
  * Lets fields edit a kept item: every change goes to the server as it is made, one after the other.
  * `trouble` says why the last one was not kept; what was entered stays in the fields.
  */
-export function useItemDocument(kept: KeptItem): { host: FieldDocument; trouble: string | undefined } {
+export function useItemDocument(kept: KeptOf<TableKind>): { host: FieldDocument; trouble: string | undefined } {
   const [send] = api.useChangeItemMutation()
   const [document, setDocument] = useState(() => asPlan(kept))
   const [typed, setTyped] = useState<Record<string, TypedText>>({})

@@ -1,0 +1,38 @@
+// The wiring of one machine: what there is, what joins what, the list of its wires.
+export { conductorColours } from '../wiring/conductors'
+export {
+  deviceOf,
+  devicePlaces,
+  endOf,
+  terminalOf,
+  wireGroups,
+  wireKinds,
+  type Device,
+  type End,
+  type Terminal,
+  type Wire,
+  type Wiring,
+} from '../wiring/model'
+export {
+  colourWords,
+  cutList,
+  endNames,
+  partsOf,
+  scheduleCsv,
+  scheduleOf,
+  type PartLine,
+  type ScheduleRow,
+} from '../wiring/schedule'
+export { wiringOf } from '../wiring/wiringOf'
+// Its sheets, laid out and drawn in mm.
+export { toSvg } from '../drawing/svg'
+export type { Drawing, Paint, Shape } from '../drawing/shapes'
+export { drawSheet } from '../schematic/drawSheet'
+export { drawMotorBox } from '../schematic/motorBox'
+export { panelOf, type PanelPlan } from '../schematic/panel'
+export { sheetsOf, type SchematicSheet } from '../schematic/sheetsOf'
+// The work, a step at a time.
+export { answerStep, swapLeads } from '../sequence/answerStep'
+export { looseEndsOf, whereItStopped, type LooseEnd } from '../sequence/looseEnds'
+export { buildParts, judgeReading, type BuildStep, type StepReading } from '../sequence/step'
+export { stepsOf } from '../sequence/stepsOf'

@@ -1,0 +1,25 @@
+import { set, type Patch, type Plan, type StepRecord } from '../plan'
+import type { Wiring } from '../wiring/model'
+import type { BuildStep } from './step'
+
+/** A step's answer, kept with what was ticked and measured; numbers of wires stay from the first answer on. */
+export function answerStep(plan: Plan, wiring: Wiring, step: BuildStep, record: StepRecord): Patch {
+  return [
+    set('wiring.steps', { ...plan.wiring.steps, [step.id]: record }),
+    ...(plan.wiring.numbers === undefined
+      ? [set('wiring.numbers', Object.fromEntries(wiring.wires.map(({ key, number }) => [key, number])))]
+      : []),
+  ]
+}
+
+/** The wiring as built keeps two motor leads that changed places; changed once more they are as they were. */
+export function swapLeads(plan: Plan, step: BuildStep, id: string): Patch {
+  const [wire, other] = step.wrong?.swaps ?? []
+  if (wire === undefined || other === undefined) return []
+  const changes = plan.wiring.changes ?? []
+  const before = changes.find((c) => c.kind === 'swapped' && c.wire === wire && c.other === other)
+  const next = before
+    ? changes.filter((c) => c !== before)
+    : [...changes, { id, kind: 'swapped' as const, wire, other, end: 'from' as const, why: 'It turned the wrong way' }]
+  return [set('wiring.changes', next)]
+}

@@ -1,0 +1,161 @@
+import Papa from 'papaparse'
+import { conductorColours } from './conductors'
+import { deviceOf, terminalOf, wireKinds, type End, type Wire, type Wiring } from './model'
+
+/** One line of the wire list. */
+export interface ScheduleRow {
+  key: string
+  number: number
+  kind: string
+  from: string
+  fromTerminal: string
+  to: string
+  toTerminal: string
+  colour: string
+  /** Letters of IEC 60757. */
+  letters: string
+  areaMm2: number | undefined
+  lengthM: number | undefined
+  ends: string
+  purpose: string
+  cable: string
+  dead: string
+  live: string
+  byHand: string
+}
+
+/** A device and a terminal in words. */
+export function endNames({ devices }: Pick<Wiring, 'devices'>, end: End): { device: string; terminal: string } {
+  const device = devices.find(({ id }) => id === deviceOf(end))
+  return {
+    device: device?.name ?? deviceOf(end),
+    terminal: printed(device?.terminals.find(({ id }) => id === terminalOf(end))?.prints ?? ''),
+  }
+}
+
+/** Signs that no font of a list has, in words. */
+export const printed = (prints: string): string => prints.replace('\u23da', 'earth sign')
+
+export const colourWords = (colour: string): string =>
+  colour in conductorColours ? conductorColours[colour as keyof typeof conductorColours].words : colour
+
+/** The wire list in the order of the numbers; the drawing shows the same wires. */
+export const scheduleOf = (wiring: Wiring): ScheduleRow[] =>
+  [...wiring.wires].sort((a, b) => a.number - b.number).map((wire) => rowOf(wiring, wire))
+
+function rowOf(wiring: Wiring, wire: Wire): ScheduleRow {
+  const [from, to] = [endNames(wiring, wire.from), endNames(wiring, wire.to)]
+  return {
+    key: wire.key,
+    number: wire.number,
+    kind: wireKinds[wire.kind],
+    from: from.device,
+    fromTerminal: from.terminal,
+    to: to.device,
+    toTerminal: to.terminal,
+    colour: colourWords(wire.colour),
+    letters: wire.colour,
+    areaMm2: wire.areaMm2,
+    lengthM: wire.lengthM,
+    ends: wire.ends,
+    purpose: wire.purpose,
+    cable: wiring.cables.find(({ id }) => id === wire.cable)?.text ?? '',
+    dead: wire.dead,
+    live: wire.live,
+    byHand: wire.byHand ?? '',
+  }
+}
+
+/** The wire list as CSV (RFC 4180), with units in its headings. */
+export function scheduleCsv(wiring: Wiring): string {
+  const rows = scheduleOf(wiring).map((r) => ({
+    Number: r.number,
+    Kind: r.kind,
+    From: r.from,
+    'At terminal': r.fromTerminal,
+    To: r.to,
+    'To terminal': r.toTerminal,
+    Colour: r.colour,
+    Letters: r.letters,
+    'Size (mm2)': r.areaMm2 ?? '',
+    'Length (m)': r.lengthM ?? '',
+    Ends: r.ends,
+    Purpose: r.purpose,
+    Cable: r.cable,
+    'Measures dead': r.dead,
+    'Measures live': r.live,
+    'By hand': r.byHand,
+  }))
+  return Papa.unparse(rows, { escapeFormulae: true })
+}
+
+/** Wire of one kind that is to be cut: how much, and in how many pieces. */
+export interface CutLine {
+  colour: string
+  areaMm2: number | undefined
+  pieces: number
+  /** Of the pieces whose length is known, a tenth over. */
+  totalM: number
+  /** Pieces of which nobody knows how long they are. */
+  unknown: number
+}
+
+const SPARE = 1.1
+
+/** Loose wire by colour and size; what runs in a cable is bought as cable. */
+export function cutList({ wires }: Wiring): CutLine[] {
+  const lines = new Map<string, CutLine>()
+  for (const wire of wires) {
+    if (wire.cable !== undefined || wire.kind === 'shield' || wire.colour === 'LK') continue
+    const key = `${wire.colour} ${wire.areaMm2 ?? ''}`
+    const line = lines.get(key) ?? {
+      colour: colourWords(wire.colour),
+      areaMm2: wire.areaMm2,
+      pieces: 0,
+      totalM: 0,
+      unknown: 0,
+    }
+    line.pieces += 1
+    if (wire.lengthM === undefined) line.unknown += 1
+    else line.totalM += wire.lengthM * SPARE
+    lines.set(key, line)
+  }
+  return [...lines.values()]
+}
+
+/** Something to buy or to have. */
+export interface PartLine {
+  key: string
+  name: string
+  quantity: number
+  unit: 'pieces' | 'm'
+}
+
+/** Devices, cables, glands and ferrules that the wiring wants, each once with how many. */
+export function partsOf(wiring: Wiring): PartLine[] {
+  const { devices, wires, cables } = wiring
+  const bought = devices.filter(
+    (d) => !['supply', 'drive', 'motor', 'frame', 'box', 'thermistor', 'controller'].includes(d.role),
+  )
+  const parts = bought.map(({ id, name, line2 }): PartLine => ({
+    key: id,
+    name: line2 === undefined ? name : `${name}, ${line2}`,
+    quantity: 1,
+    unit: 'pieces',
+  }))
+  for (const cable of cables) {
+    const own = wires.filter((w) => w.cable === cable.id)
+    const length = Math.max(0, ...own.map((w) => w.lengthM ?? 0))
+    const size = cable.areaMm2 === undefined ? '' : `, ${cable.areaMm2} mm2`
+    parts.push({
+      key: cable.id,
+      name: `${cable.text}: ${cable.cores} cores${size}, to ${devices.find((d) => d.id === cable.device)?.name ?? ''}`,
+      quantity: Math.round(length * SPARE * 10) / 10,
+      unit: 'm',
+    })
+  }
+  parts.push({ key: 'glands', name: 'Cable glands', quantity: 2 * cables.length, unit: 'pieces' })
+  const ends = wires.filter((w) => w.kind !== 'shield' && w.colour !== 'LK').length * 2
+  parts.push({ key: 'ferrules', name: 'Ferrules, with some over', quantity: Math.ceil(ends * SPARE), unit: 'pieces' })
+  return parts
+}
