@@ -131,7 +131,7 @@ function pathText({ points, from, to }: Path, crossings: readonly Crossing[]): s
       straightIn &&
       (before[0] === x ? after[0] !== x : after[1] !== y) &&
       (after[0] === x || after[1] === y)
-    if (!turns || !after) {
+    if (!turns) {
       d += `L${n(x)} ${n(y)}`
       return
     }

@@ -1,6 +1,5 @@
 import type { Drawing, Shape } from '../drawing/shapes'
 import { fitText } from '../drawing/textWidth'
-import type { Manual } from '../manual/manual'
 import type { Plan } from '../plan'
 import type { Device, DeviceRole, Wiring } from '../wiring/model'
 
@@ -45,7 +44,7 @@ const COOLS = 5.5
  * glands below; and how warm such a box gets.
  */
 export function panelOf(plan: Plan, wiring: Wiring): PanelPlan {
-  const outline = (plan.manual as Manual | undefined)?.outline
+  const outline = plan.manual?.outline
   const drive = outline
     ? {
         w: outline.widthMm,

@@ -129,7 +129,10 @@ function run(control: Control): void {
     if (way.reverse) toInput(control, endOf('controller', 'rev-b'), way.reverse, 'run', 'run in reverse')
     return
   }
-  if (way.threeWire) return buttons(control, way.reverse)
+  if (way.threeWire) {
+    buttons(control, way.reverse)
+    return
+  }
   const made = runSwitch(plan, way.reverse !== undefined)
   draft.add(made, cable)
   const one = made.inside.length === 1 || made.terminals.some((t) => t.id === 'common')
@@ -589,7 +592,10 @@ function beforeRun(control: Control, contacts: readonly [End, End][]): void {
   const { plan, fed, behindChain } = control
   const [first] = contacts
   const last = contacts.at(-1)
-  if (behindChain.length === 0) return series(control, contacts, enableFunction(plan), fed)
+  if (behindChain.length === 0) {
+    series(control, contacts, enableFunction(plan), fed)
+    return
+  }
   if (!first || !last) return void fed.push(...behindChain)
   fed.push(first[0])
   chained(control, contacts, enableFunction(plan))

@@ -10,6 +10,7 @@ export function Overlay({
   onClose,
   wide = false,
   widest = false,
+  full = false,
   children,
 }: {
   title: string
@@ -19,6 +20,8 @@ export function Overlay({
   wide?: boolean
   /** For tables. */
   widest?: boolean
+  /** For drawings: all of the window. */
+  full?: boolean
   children: ReactNode
 }) {
   return (
@@ -36,7 +39,7 @@ export function Overlay({
             event.preventDefault()
             first.focus()
           }}
-          className={`fixed top-[6vh] left-1/2 z-50 flex max-h-[88vh] w-[calc(100vw-24px)] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-lg border border-edge bg-paper p-5 shadow-2xl ${widest ? 'max-w-[1240px]' : wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
+          className={`fixed top-[6vh] left-1/2 z-50 flex max-h-[88vh] w-[calc(100vw-24px)] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-lg border border-edge bg-paper p-5 shadow-2xl ${full ? 'max-w-[98vw]' : widest ? 'max-w-[1240px]' : wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
         >
           <div className="flex items-start justify-between gap-3">
             <Dialog.Title className="h-stage">{title}</Dialog.Title>

@@ -1,4 +1,4 @@
-import type { KeptItem } from '@zesty/core/http'
+import type { KeptOf } from '../state/useItems'
 import { KeptForm } from '../library/KeptForm'
 import { SelectField } from '../parts/ChoiceField'
 import { QuantityField } from '../parts/QuantityField'
@@ -6,7 +6,7 @@ import { WordsField } from '../parts/WordsField'
 import { WallFields } from '../library/WallFields'
 
 /** One circuit of the shop. */
-export function CircuitForm({ circuit, onClose }: { circuit: KeptItem; onClose: () => void }) {
+export function CircuitForm({ circuit, onClose }: { circuit: KeptOf<'circuit'>; onClose: () => void }) {
   return (
     <KeptForm
       item={circuit}

@@ -1,21 +1,28 @@
 import type { Section } from '../../parts/SectionIndex'
+import { SelectField } from '../../parts/ChoiceField'
 import { StageHead } from '../../parts/StageHead'
-import { ControlsSheet } from './ControlsSheet'
 import { PlannedSheet } from './PlannedSheet'
 import { SettingsCard } from './SettingsCard'
 
 const sections: Section[] = [
-  { id: 'controls', name: 'Run and stop' },
+  { id: 'state', name: 'What it holds' },
   { id: 'card', name: 'Settings card' },
 ]
 
-/** How the machine is run and stopped, and what to enter in the drive for it. */
+/** What to enter in the drive, and what it was read to hold. */
 export default function SettingsStage() {
   return (
     <>
       <StageHead stage="settings" sections={sections} />
       <PlannedSheet />
-      <ControlsSheet />
+      <section className="sheet mb-3" aria-labelledby="state">
+        <h2 id="state" tabIndex={-1} className="h-part mb-2">
+          What the drive holds now
+        </h2>
+        <div className="grid gap-x-4 @narrow:grid-cols-2">
+          <SelectField path="settings.state" />
+        </div>
+      </section>
       <SettingsCard />
     </>
   )

@@ -2,15 +2,18 @@ import { usePlan } from '../../state/openPlan'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
 import { QuantityField } from '../../parts/QuantityField'
 
+/** How it is run, stopped and given its speed: what the control wires follow from. */
 export function ControlsSheet() {
   const { controls, survey } = usePlan()
+  const stays = controls.runBy === 'maintained' || controls.runBy === 'momentary'
   return (
-    <section className="sheet" aria-labelledby="controls">
+    <section className="sheet mb-3" aria-labelledby="controls">
       <h2 id="controls" tabIndex={-1} className="h-part mb-2">
         How it is run and stopped
       </h2>
       <div className="grid gap-x-4 gap-y-2.5 @narrow:grid-cols-2 @wider:grid-cols-3">
         <SelectField path="controls.runBy" />
+        {stays && <SelectField path="wiring.runWith" />}
         <SelectField path="controls.stopBy" />
         <SelectField path="controls.emergencyStop" />
         {controls.emergencyStop === 'ramp-input' && <QuantityField path="controls.quickRampS" placeholder="2 s" />}
@@ -18,13 +21,17 @@ export function ControlsSheet() {
         {(controls.reference === 'knob' || controls.reference === 'analogue') && (
           <SelectField path="controls.knobMode" />
         )}
+        {controls.reference === 'knob' && <QuantityField path="wiring.knobOhm" placeholder="5 kΩ" />}
         {controls.emergencyStop !== undefined && controls.emergencyStop !== 'none' && (
           <YesNoField path="controls.resetStarts" />
         )}
-        <SelectField path="settings.state" />
+        <SelectField path="wiring.logic" />
         <YesNoField path="controls.runLamp" />
+        <SelectField path="wiring.relayDoes" />
         <YesNoField path="controls.reverseWanted" />
         {controls.reverseWanted && survey.spindleNose === 'threaded' && <YesNoField path="controls.reverseLocked" />}
+        <YesNoField path="controls.thermistorWired" />
+        {controls.thermistorWired && <SelectField path="wiring.thermistorOn" />}
       </div>
     </section>
   )

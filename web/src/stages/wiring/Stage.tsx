@@ -1,0 +1,43 @@
+import type { Section } from '../../parts/SectionIndex'
+import { StageHead } from '../../parts/StageHead'
+import { AsFoundSheet } from './AsFoundSheet'
+import { BuildSheet } from './BuildSheet'
+import { ChecksSheet } from './ChecksSheet'
+import { ControlsSheet } from './ControlsSheet'
+import { Drawings } from './Drawings'
+import { ManualSheet } from './ManualSheet'
+import { PartsSheet } from './PartsSheet'
+import { PowerSheet } from './PowerSheet'
+import { WireList } from './WireList'
+import { useWiring } from './useWiring'
+
+const sections: Section[] = [
+  { id: 'controls', name: 'Run and stop' },
+  { id: 'manual', name: 'Manual' },
+  { id: 'power', name: 'Power' },
+  { id: 'drawings', name: 'Drawings' },
+  { id: 'build', name: 'Build and prove' },
+  { id: 'wires', name: 'Wires' },
+  { id: 'parts', name: 'Parts' },
+  { id: 'checks', name: 'Checks' },
+  { id: 'as-found', name: 'As found' },
+]
+
+/** From choices to a wiring to follow: drawn, listed, checked, built and proved. */
+export default function WiringStage() {
+  const wiring = useWiring()
+  return (
+    <>
+      <StageHead stage="wiring" sections={sections} />
+      <ControlsSheet />
+      <ManualSheet />
+      <PowerSheet />
+      <Drawings wiring={wiring} />
+      <BuildSheet wiring={wiring} />
+      <WireList wiring={wiring} />
+      <PartsSheet wiring={wiring} />
+      <ChecksSheet />
+      <AsFoundSheet />
+    </>
+  )
+}
