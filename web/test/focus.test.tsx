@@ -56,7 +56,7 @@ describe('going to a field', () => {
     await waitFor(() => expect(document.activeElement?.tagName).toBe('BUTTON'))
     act(() => goToField('controls.stopBy'))
     await waitFor(() => expect(document.activeElement?.tagName).toBe('SELECT'))
-    expect(wanted()).toBe('settings')
+    expect(wanted()).toBe('wiring')
   })
   test('of an item that is shown whole goes to the item', async () => {
     show(

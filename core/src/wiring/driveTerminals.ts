@@ -32,6 +32,9 @@ const potentials: Partial<Record<TerminalFunction, Potential>> = {
   'bus-line-common': 'a0V',
 }
 
+/** What no drive runs without. */
+const always = new Set<TerminalFunction>(['line-1', 'motor-u', 'motor-v', 'motor-w'])
+
 const powerGroups = new Set(['mains', 'motor', 'bus', 'earth'])
 
 /** Which side of a drive a terminal is drawn on in the power sheet. */
@@ -84,6 +87,7 @@ export function driveTerminals(
       ...(does === undefined ? {} : { does, potential: potentials[does] }),
       assumed: terminal.basis === 'assumed',
       wires: terminal.wires,
+      ...(does !== undefined && always.has(does) ? { needed: true } : {}),
     })),
     inside: joinedInside(manual),
   }

@@ -1,7 +1,7 @@
 import type { TerminalFunction } from '../../manual/terminalFunctions'
 import { listed, message, seconds } from '../../quantities'
 import { set } from '../../plan'
-import { endOf } from '../../wiring/model'
+import { endOf, type Device, type End } from '../../wiring/model'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
 import { conducts, deviceBy, driveEnds, endWords, netOf, ofChoices, ofWiring, type Circuit } from './wired'
@@ -32,18 +32,23 @@ const guarded = new Set([
 
 const noStop = 'There is no stop mushroom'
 
-/** Ends of the drive that a device's contacts lead to, through other contacts but not through the drive. */
-function ledTo(circuit: Circuit, role: 'stop' | 'pendant', kinds: readonly ('opens' | 'closes')[]) {
-  const device = deviceBy(circuit, role)
-  if (!device) return undefined
-  const ends = device.inside
-    .filter(({ kind }) => (kinds as readonly string[]).includes(kind))
-    .flatMap(({ between }) => between.map((t) => endOf(device.id, t)))
-  const reached = new Set(
-    ends.flatMap((end) => [...circuit.nets.reach(end, conducts, (d) => d.role === 'drive' || d.role === 'motor')]),
-  )
-  return { device, reached }
+const sources = new Set(['24V', 'sto', '0V', 'L1', 'L2', 'L3', 'N'])
+
+/** Whether an end gets its signal from a source, through contacts; with one device's contacts open or without. */
+function isFed(circuit: Circuit, end: End, open?: Device): boolean {
+  const reached = circuit.nets.reach(end, conducts, (d) => d === open || d.role === 'drive' || d.role === 'motor')
+  return [...reached].some((net) => circuit.nets.potentials(net).some((p) => sources.has(p)))
 }
+
+/** Those of some ends that lose their signal when this device opens, whatever else is closed. */
+const cutBy = (circuit: Circuit, device: Device, ends: readonly End[]): End[] =>
+  ends.filter((end) => isFed(circuit, end) && !isFed(circuit, end, device))
+
+/** Ends of contactors' coils. */
+const coilEnds = ({ wiring }: Circuit): End[] =>
+  wiring.devices
+    .filter((d) => d.role === 'contactor')
+    .flatMap((d) => d.inside.filter((i) => i.kind === 'coil').flatMap((i) => i.between.map((t) => endOf(d.id, t))))
 
 /** What stops it, and what must be closed to let it run. */
 export const stopChecks = [
@@ -85,14 +90,10 @@ export const stopChecks = [
       const { emergencyStop } = circuit.facts.plan.controls
       if (emergencyStop === undefined) return lacks('controls.emergencyStop')
       if (emergencyStop === 'none') return doesNotApply(noStop)
-      const way = ledTo(circuit, 'stop', ['opens', 'closes'])
-      if (!way) return lacks('wiring.changes')
-      const at = driveEnds(circuit, ...stopInputs).filter((end) => way.reached.has(netOf(circuit, end)))
-      const coil = deviceBy(circuit, 'contactor')
-      const drops =
-        coil !== undefined &&
-        coil.inside.some((i) => i.kind === 'coil') &&
-        [...way.reached].some((net) => circuit.nets.ends(net).some((end) => end.startsWith(`${coil.id}.`)))
+      const mushroom = deviceBy(circuit, 'stop')
+      if (!mushroom) return lacks('wiring.changes')
+      const at = cutBy(circuit, mushroom, driveEnds(circuit, ...stopInputs))
+      const drops = cutBy(circuit, mushroom, coilEnds(circuit)).length > 0
       if (emergencyStop === 'contactor' ? drops : at.length > 0)
         return good(
           at.length > 0
@@ -181,10 +182,8 @@ export const stopChecks = [
       const { emergencyStop } = circuit.facts.plan.controls
       if (emergencyStop === undefined) return lacks('controls.emergencyStop')
       if (emergencyStop !== 'contactor') return doesNotApply('The mushroom drops no contactor')
-      const way = ledTo(circuit, 'stop', ['opens', 'closes'])
-      const at = driveEnds(circuit, 'enable', 'outside-fault', 'stop-open').filter(
-        (end) => way?.reached.has(netOf(circuit, end)) === true,
-      )
+      const mushroom = deviceBy(circuit, 'stop')
+      const at = mushroom ? cutBy(circuit, mushroom, driveEnds(circuit, ...stopInputs)) : []
       return at.length > 0
         ? good(message`It opens ${endWords(circuit, at[0] ?? 'drive.')} with the supply.`)
         : {
@@ -308,13 +307,8 @@ export const stopChecks = [
     (circuit): Answer => {
       const inChain = circuit.wiring.devices.filter((d) => ['guard', 'flow', 'pressure'].includes(d.role))
       if (inChain.length === 0) return doesNotApply('Nothing of that kind is wired')
-      const starts = driveEnds(circuit, ...stopInputs)
-      const without = inChain.filter((d) => {
-        const reached = new Set(
-          d.terminals.flatMap((t) => [...circuit.nets.reach(endOf(d.id, t.id), conducts, (o) => o.role === 'drive')]),
-        )
-        return !starts.some((end) => reached.has(netOf(circuit, end)))
-      })
+      const starts = driveEnds(circuit, ...stopInputs, 'run', 'run-forward')
+      const without = inChain.filter((d) => cutBy(circuit, d, starts).length === 0)
       return without.length === 0
         ? good(message`${listed(inChain.map((d) => d.name))}.`)
         : {
@@ -330,9 +324,9 @@ export const stopChecks = [
   ofWiring(
     { id: 'wiring.pendant', asks: 'Pendant that stops when it is unplugged', by: 'first-spin', danger: true },
     (circuit): Answer => {
-      const way = ledTo(circuit, 'pendant', ['opens'])
-      if (!way) return doesNotApply('It has no pendant')
-      const at = driveEnds(circuit, ...stopInputs).some((end) => way.reached.has(netOf(circuit, end)))
+      const pendant = deviceBy(circuit, 'pendant')
+      if (!pendant) return doesNotApply('It has no pendant')
+      const at = cutBy(circuit, pendant, driveEnds(circuit, ...stopInputs)).length > 0
       return at
         ? good(message`Its stop opens an input of the drive; unplugged, that is open.`)
         : {

@@ -64,6 +64,8 @@ export function WireList({ wiring }: { wiring: Wiring }) {
     onSortingChange: setSorting,
     onGlobalFilterChange: setSearch,
     globalFilterFn: 'includesString',
+    enableSortingRemoval: false,
+    sortDescFirst: false,
     getRowId: (r) => r.key,
   })
   const shown = table.getRowModel().rows
