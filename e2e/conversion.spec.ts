@@ -50,6 +50,7 @@ test('settings: what the drive was read to hold is judged against the card', asy
   await base.getByLabel('Read in the drive').fill('400')
   await base.getByLabel('Read in the drive').press('Enter')
   await expect(wrong).toBeHidden()
+  await page.getByRole('link', { name: /Wiring/ }).click()
   await page.getByLabel('Stopped by').selectOption('knob-zero')
   await expect(finding(page, 'The knob at zero is not a stop')).toContainText('still live')
 })

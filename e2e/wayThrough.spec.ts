@@ -67,7 +67,7 @@ test.describe('paper', () => {
       window.print = () => document.documentElement.setAttribute('data-printed', '')
     }),
   )
-  for (const stage of ['survey', 'motor', 'drive', 'speeds', 'settings'])
+  for (const stage of ['survey', 'motor', 'drive', 'speeds', 'wiring', 'settings'])
     test(`the ${stage} stage prints whole, by itself, with whose it is and of when`, async ({ page, shop }) => {
       await shop.openDemo('1-saltpan-row/gap-bed-lathe', stage)
       await page.getByRole('button', { name: 'Print this stage' }).click()

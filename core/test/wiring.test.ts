@@ -9,8 +9,7 @@ import { shippedManuals } from './shippedManuals'
 
 /** A plan of which nobody has changed a wire by hand: what the builder makes of it must be sound. */
 const untouched = arbitraryPlan.map((plan): Plan => {
-  const { changes: _, ...wiring } = plan.wiring
-  return { ...plan, wiring }
+  return { ...plan, wiring: { ...plan.wiring, changes: undefined } }
 })
 
 const faultsOf = (plan: Plan): string[] => {
@@ -18,6 +17,9 @@ const faultsOf = (plan: Plan): string[] => {
   const lacking = wiring.lacks.length > 0
   return [
     ...clashes(netsOf(wiring)).map(({ potentials, ends }) => `${potentials.join()} meet: ${ends.join()}`),
+    ...wiring.wires
+      .filter(({ from, to }) => ![from, to].every((end) => netsOf(wiring).terminal(end)))
+      .map(({ key }) => `${key} ends nowhere`),
     ...(lacking ? [] : openEnds(wiring).map((end) => `open: ${end}`)),
   ]
 }

@@ -91,9 +91,9 @@ const maintained: Patch = [set('controls.runBy', 'maintained'), set('wiring.runW
 interface Row {
   id: Id
   /** What is wrong, and what the judgement says of it. */
-  wrong: [Kind, Patch, ((w: Wiring) => void)?, ((m: Manual) => void)?]
+  wrong: [Kind, Patch, (((w: Wiring) => void) | undefined)?, ((m: Manual) => void)?]
   /** The same put right. */
-  right: [Kind, Patch, ((w: Wiring) => void)?, ((m: Manual) => void)?]
+  right: [Kind, Patch, (((w: Wiring) => void) | undefined)?, ((m: Manual) => void)?]
 }
 
 const rows: Row[] = [

@@ -25,7 +25,7 @@ export {
 } from '../wiring/schedule'
 export { wiringOf } from '../wiring/wiringOf'
 // Its sheets, laid out and drawn in mm.
-export { toSvg } from '../drawing/svg'
+export { paperPaints, toSvg } from '../drawing/svg'
 export type { Drawing, Paint, Shape } from '../drawing/shapes'
 export { drawSheet } from '../schematic/drawSheet'
 export { drawMotorBox } from '../schematic/motorBox'

@@ -6,7 +6,7 @@ import { bonding, buildPower } from './buildPower'
 import { Draft } from './draft'
 import { driveTerminals } from './driveTerminals'
 import { factoryLinks, jumpersFor } from './factoryLinks'
-import type { Wiring } from './model'
+import type { Lack, Wiring } from './model'
 import { numbered } from './numbers'
 import { wishesOf } from './wishes'
 
@@ -33,7 +33,7 @@ export function wiringOf(plan: Plan): Wiring {
     devices,
     wires: numbered(draft.wires, devices, plan.wiring.numbers ?? {}),
     cables: [...draft.cables.values()],
-    lacks: drive.lacks,
+    lacks: [...drive.lacks, ...footLacks(plan)],
     lines: drive.lines,
     ...factoryLinks(manual, plan),
     jumpers: jumpersFor(manual, logic),
@@ -44,3 +44,9 @@ export function wiringOf(plan: Plan): Wiring {
   }
   return applyChanges(built, plan.wiring.changes ?? [])
 }
+
+/** Reverse, where only a foot switch sends RUN. */
+const footLacks = ({ controls, wiring }: Plan): Lack[] =>
+  wiring.runWith === 'foot' && controls.runBy === 'maintained' && controls.reverseWanted === true
+    ? [{ does: 'run-reverse', why: 'reverse, which a foot switch does not send' }]
+    : []

@@ -12,7 +12,8 @@ export interface RunWay {
 /** How RUN reaches the drive; nothing where it does not come over terminals. */
 export function runWay(plan: Plan): RunWay | undefined {
   const { controls, wiring, manual } = plan
-  const reverse = controls.reverseWanted === true
+  // A foot sends one thing.
+  const reverse = controls.reverseWanted === true && wiring.runWith !== 'foot'
   const stays = (): RunWay => {
     // Some drives know RUN and a direction, some only an enable; one of which nothing is known is taken for the usual.
     if (manual === undefined || has(plan, 'run-forward') || !(has(plan, 'run') || has(plan, 'enable')))

@@ -1,11 +1,10 @@
-import { printValue, set, type StepRecord } from '@zesty/core'
+import { set, type StepRecord } from '@zesty/core'
 import {
   answerStep,
   buildParts,
   drawSheet,
   looseEndsOf,
   sheetsOf,
-  stepsOf,
   swapLeads,
   whereItStopped,
   type BuildStep,
@@ -15,25 +14,15 @@ import { useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
 import { newId } from '../../parts/newId'
 import { useChange, usePlan } from '../../state/openPlan'
-import { useEvaluation } from '../../state/evaluation'
-import { useUnits } from '../../state/units'
 import { LooseEnds } from './LooseEnds'
 import { StepWires } from './StepWires'
+import { useSteps } from './useSteps'
 import { StepReadings } from './StepReadings'
 
 /** The work, one step at a time, from the parcel to a machine that may be used. */
 export function BuildSheet({ wiring }: { wiring: Wiring }) {
   const plan = usePlan()
-  const units = useUnits()
-  const { settings } = useEvaluation()
-  const steps = useMemo(() => {
-    const values = Object.fromEntries(
-      settings.flatMap(({ id, value }) =>
-        value === undefined ? [] : [[id, printValue(`settings.chosen.${id}`, value, units)]],
-      ),
-    )
-    return stepsOf(plan, wiring, values)
-  }, [plan, wiring, settings, units])
+  const steps = useSteps(wiring)
   const [at, setAt] = useState<string>()
   const current = steps.find(({ id }) => id === at) ?? whereItStopped(plan, steps) ?? steps.at(-1)
   const done = steps.filter(({ id }) => plan.wiring.steps?.[id]?.answer === 'done').length

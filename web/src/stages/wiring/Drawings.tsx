@@ -12,12 +12,15 @@ import {
   type Wire,
   type Wiring,
 } from '@zesty/core/wiring'
-import { Download, Maximize2 } from 'lucide-react'
+import { Download, FileText, Maximize2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
 import { Overlay } from '../../parts/Overlay'
-import { saveFile } from '../../parts/saveFile'
+import { saveBytes, saveFile } from '../../parts/saveFile'
+import { notice } from '../../state/notice'
 import { usePlan } from '../../state/openPlan'
+import { useUnits } from '../../state/units'
+import { useSteps } from './useSteps'
 import { useQuantityText } from './useQuantityText'
 
 interface Sheet {
@@ -32,6 +35,9 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const [open, setOpen] = useState<string>()
   const [marked, setMarked] = useState<string>()
   const [large, setLarge] = useState(false)
+  const [making, setMaking] = useState(false)
+  const units = useUnits()
+  const steps = useSteps(wiring)
   const panel = useMemo(() => panelOf(plan, wiring), [plan, wiring])
   const sheets = useMemo(
     (): Sheet[] => [
@@ -43,6 +49,18 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   )
   const sheet = sheets.find(({ id }) => id === open) ?? sheets[0]
   if (!sheet) return null
+  const pack = async () => {
+    setMaking(true)
+    try {
+      const { packPdf } = await import('./packPdf')
+      const bytes = await packPdf(plan, wiring, sheets, steps, units)
+      saveBytes(`${plan.name}, wiring.pdf`, 'application/pdf', bytes)
+    } catch {
+      notice('The PDF could not be made. Printing this page gives the same.')
+    } finally {
+      setMaking(false)
+    }
+  }
   return (
     <section className="sheet mb-3" aria-labelledby="drawings">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
@@ -65,6 +83,9 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
         </div>
         <button type="button" className="btn btn-quiet no-print ml-auto" onClick={() => setLarge(true)}>
           <Maximize2 size={18} aria-hidden="true" /> Large
+        </button>
+        <button type="button" className="btn btn-quiet no-print" disabled={making} onClick={() => void pack()}>
+          <FileText size={18} aria-hidden="true" /> {making ? 'Making' : 'Pack, PDF'}
         </button>
         <button
           type="button"

@@ -164,7 +164,10 @@ export function WireList({ wiring }: { wiring: Wiring }) {
                   {tugged.has(r.key) ? (
                     'yes'
                   ) : (
-                    <span className="inline-block size-4 border border-edge" aria-label="not yet" />
+                    <>
+                      <span aria-hidden="true" className="inline-block size-4 border border-edge" />
+                      <span className="sr-only">not yet</span>
+                    </>
                   )}
                 </td>
                 <td className="no-print py-0.5">

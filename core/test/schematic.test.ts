@@ -1,0 +1,208 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import type { Shape } from '../src/drawing/shapes'
+import { textWidth } from '../src/drawing/textWidth'
+import { toSvg } from '../src/drawing/svg'
+import type { Plan } from '../src/plan'
+import { drawMotorBox } from '../src/schematic/motorBox'
+import { drawSheet } from '../src/schematic/drawSheet'
+import type { Layout } from '../src/schematic/layout'
+import { panelOf } from '../src/schematic/panel'
+import { sheetsOf } from '../src/schematic/sheetsOf'
+import { placed } from '../src/schematic/heights'
+import { tracked, type Segment } from '../src/schematic/tracks'
+import { scheduleCsv, scheduleOf } from '../src/wiring/schedule'
+import { wiringOf } from '../src/wiring/wiringOf'
+import { arbitraryPlan } from './arbitraryPlan'
+import { demoPlan, demoPlans } from './demoPlans'
+
+const untouched = arbitraryPlan.map((plan): Plan => ({ ...plan, wiring: { ...plan.wiring, changes: undefined } }))
+
+/** Runs of wires that lie within a card. */
+const throughCards = ({ cards, paths }: Layout): string[] =>
+  paths.flatMap(({ wire, points }) =>
+    points.slice(1).flatMap(([x, y], i) => {
+      const [fromX, fromY] = points[i] ?? [x, y]
+      const [left, right] = [Math.min(x, fromX), Math.max(x, fromX)]
+      const [top, bottom] = [Math.min(y, fromY), Math.max(y, fromY)]
+      return cards
+        .filter((c) => right > c.x + 0.01 && left < c.x + c.w - 0.01 && bottom > c.y + 0.01 && top < c.y + c.h - 0.01)
+        .map((c) => `${wire.key} through ${c.device.id}`)
+    }),
+  )
+
+interface Box {
+  x: number
+  y: number
+  w: number
+  h: number
+}
+
+/** The numbers of wires as boxes. */
+const tags = ({ paths }: Layout): Box[] =>
+  paths.flatMap(({ wire, from, to }) => {
+    const w = Math.max(5.4, textWidth(String(wire.number), 3.8, 600) + 2.4)
+    const near = from.y === to.y && Math.abs(from.tagX - to.tagX) < 6
+    return (near ? [from] : [from, to])
+      .filter(({ side }) => side !== 'b')
+      .map(({ tagX, y }) => ({ x: tagX - w / 2, y: y - 2.2, w, h: 4.4 }))
+  })
+
+const overlaps = (boxes: readonly Box[]): number =>
+  boxes.reduce(
+    (sum, a, i) =>
+      sum +
+      boxes
+        .slice(i + 1)
+        .filter(
+          (b) => a.x + a.w > b.x + 0.01 && b.x + b.w > a.x + 0.01 && a.y + a.h > b.y + 0.41 && b.y + b.h > a.y + 0.41,
+        ).length,
+    0,
+  )
+
+const cardsOver = ({ cards }: Layout): number => overlaps(cards.map(({ x, y, w, h }) => ({ x, y, w, h })))
+
+const faults = (plan: Plan): string[] => {
+  const wiring = wiringOf(plan)
+  const sheets = sheetsOf(wiring)
+  const drawn = sheets.flatMap(({ layout }) => layout.paths.map(({ wire }) => wire.key)).sort()
+  const meant = wiring.wires
+    .filter(({ sheet }) => sheet !== 'box')
+    .map(({ key }) => key)
+    .sort()
+  return [
+    ...sheets.flatMap(({ layout }) => throughCards(layout)),
+    ...sheets.flatMap(({ id, layout }) => (overlaps(tags(layout)) > 0 ? [`${id}: numbers lie on each other`] : [])),
+    ...sheets.flatMap(({ id, layout }) => (cardsOver(layout) > 0 ? [`${id}: cards lie on each other`] : [])),
+    ...(JSON.stringify(drawn) === JSON.stringify(meant) ? [] : ['the sheets do not show each wire once']),
+  ]
+}
+
+describe('the sheets', () => {
+  test('of every demo plan show each wire once, none through a device, no two numbers on each other', () => {
+    for (const [name, plan] of demoPlans) expect([name, faults(plan)]).toEqual([name, []])
+  })
+  test('of any plan too', () => {
+    fc.assert(
+      fc.property(untouched, (plan) => expect(faults(plan)).toEqual([])),
+      { numRuns: 120 },
+    )
+  })
+  test('are the same for the same plan, byte for byte', () => {
+    const draw = () => {
+      const wiring = wiringOf(demoPlan('surface-grinder'))
+      return sheetsOf(wiring)
+        .map(({ name, layout }) => toSvg(drawSheet(layout, wiring), name))
+        .join('')
+    }
+    expect(draw()).toBe(draw())
+  })
+  test('print terminals as they are on that drive, and tell wires by their numbers', () => {
+    const wiring = wiringOf(demoPlan('gap-bed-lathe'))
+    const texts = (shapes: readonly Shape[]): string[] =>
+      shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : s.kind === 'group' ? texts(s.shapes) : []))
+    const all = sheetsOf(wiring).flatMap(({ layout }) => texts(drawSheet(layout, wiring).shapes))
+    for (const printed of ['in-a', 'pot+', '+24', 'C1', 'A1']) expect(all).toContain(printed)
+    for (const { number, sheet } of wiring.wires)
+      if (sheet !== 'box')
+        expect([
+          number,
+          all.includes(String(number)) || wiring.wires.some((w) => w.number === number && w.kind === 'earth'),
+        ]).toEqual([number, true])
+  })
+  test('an SVG escapes what is typed', () => {
+    const wiring = wiringOf({
+      ...demoPlan('gap-bed-lathe'),
+      drive: { ...demoPlan('gap-bed-lathe').drive, name: '<b>&' },
+    })
+    const [first] = sheetsOf(wiring)
+    if (!first) throw new Error('no sheet')
+    const svg = toSvg(drawSheet(first.layout, wiring), '<i>')
+    expect(svg).not.toContain('<b>')
+    expect(svg).not.toContain('<i>')
+  })
+})
+
+describe('motor box and panel', () => {
+  test('links lie between the studs that the connection ties', () => {
+    const wiring = wiringOf(demoPlan('surface-grinder'))
+    const links = wiring.wires.filter(({ sheet }) => sheet === 'box')
+    expect(links.map(({ from, to }) => `${from} ${to}`).sort()).toEqual([
+      'motor.t1 motor.t6',
+      'motor.t2 motor.t4',
+      'motor.t3 motor.t5',
+    ])
+    expect(drawMotorBox(wiring).shapes.length).toBeGreaterThan(10)
+  })
+  test('a closed box warms by its losses over 5.5 W/m²K and its faces', () => {
+    const plan = demoPlan('gap-bed-lathe')
+    const lossW = 80
+    const manual = {
+      ...plan.manual,
+      outline: { ...plan.manual?.outline, widthMm: 100, heightMm: 180, depthMm: 140, lossW, knockouts: [] },
+    }
+    const panel = panelOf({ ...plan, manual } as Plan, wiringOf(plan))
+    const [w, h, d] = [panel.widthMm, panel.heightMm, panel.depthMm].map((mm) => mm / 1000) as [number, number, number]
+    expect(panel.riseK).toBeCloseTo(lossW / (5.5 * (1.4 * w * (h + d) + 1.8 * d * h)), 6)
+  })
+  test('a box of which no losses are known says no temperature', () => {
+    const plan = demoPlan('bench-shaper')
+    expect(panelOf({ ...plan, manual: undefined }, wiringOf(plan)).riseK).toBeUndefined()
+  })
+})
+
+describe('places and tracks', () => {
+  test('things of one column never overlap, and lie at their wishes where they may', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ wish: fc.integer({ min: 0, max: 200 }), size: fc.integer({ min: 4, max: 40 }) }), {
+          maxLength: 8,
+        }),
+        (things) => {
+          const at: { y: number; size: number }[] = []
+          placed(
+            things.map(({ wish, size }) => ({
+              wish,
+              size,
+              weight: 1,
+              gap: 8,
+              put: (y: number) => void at.push({ y, size }),
+            })),
+            12,
+          )
+          const sorted = [...at].sort((a, b) => a.y - b.y)
+          sorted.forEach((a, i) => {
+            const below = sorted[i + 1]
+            if (below) expect(below.y - (a.y + a.size)).toBeGreaterThanOrEqual(8 - 1e-9)
+          })
+          expect(Math.min(Infinity, ...at.map(({ y }) => y))).toBeGreaterThanOrEqual(12)
+        },
+      ),
+    )
+  })
+  test('two wires that need not cross do not', () => {
+    const segment = (l: number, r: number): Segment => ({
+      a: { side: 'left', y: l },
+      b: { side: 'right', y: r },
+      track: 0,
+      x: 0,
+      net: '',
+    })
+    expect(tracked([segment(10, 50), segment(30, 80)]).crossings).toBe(0)
+    expect(tracked([segment(10, 80), segment(60, 30)]).crossings).toBe(1)
+  })
+})
+
+describe('the wire list', () => {
+  test('tells the same as the drawing, wire by wire', () => {
+    fc.assert(
+      fc.property(untouched, (plan) => {
+        const wiring = wiringOf(plan)
+        const listed = scheduleOf(wiring).map(({ key }) => key)
+        expect([...listed].sort()).toEqual(wiring.wires.map(({ key }) => key).sort())
+        expect(scheduleCsv(wiring).split('\r\n').length).toBe(wiring.wires.length + 1)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
