@@ -1,6 +1,6 @@
 // @ts-check
 import { spawn } from 'node:child_process'
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { pathToFileURL } from 'node:url'
@@ -41,7 +41,13 @@ export async function bench() {
   ensureApplication()
   const stick = yardstick()
   /** @type {Line[]} */
-  const lines = [...(await evaluateLines()), ...(await readerLines()), ...(await searchLines()), ...(await pageLines())]
+  const lines = [
+    ...(await evaluateLines()),
+    ...(await readerLines()),
+    ...(await drawingLines()),
+    ...(await searchLines()),
+    ...(await pageLines()),
+  ]
   console.log(`\nYardstick of this machine: ${stick.toFixed(1)} ms; a time is told in thousandths of it too.`)
   console.log(`\n${'what'.padEnd(48)}${'measured'.padEnd(34)}${'ratio'.padEnd(10)}${'budget'.padEnd(18)}`)
   for (const { name, measured, budget, met, ms } of lines) {
@@ -117,6 +123,100 @@ async function readerLines() {
     })
     return timed(`reading ${what}, 1 000 000 letters, the slowest`, Math.max(...times), 200)
   })
+}
+
+/** The same numbers every time. @param {number} seed */
+function seeded(seed) {
+  let at = seed
+  return () => {
+    at = (at * 1_664_525 + 1_013_904_223) % 4_294_967_296
+    return at / 4_294_967_296
+  }
+}
+
+/** What a shop may choose of its wiring, a value each at random. */
+const wiringChoices = {
+  controls: {
+    runBy: ['momentary', 'maintained', 'keypad', 'cnc', undefined],
+    emergencyStop: ['none', 'stop-input', 'coast-input', 'safe-torque-off', 'contactor', undefined],
+    reference: ['knob', 'keypad', 'analogue', 'serial', 'presets', undefined],
+    runLamp: [true, false, undefined],
+    reverseWanted: [true, false],
+    thermistorWired: [true, false],
+  },
+  wiring: {
+    runWith: ['selector', 'drum-one', 'drum-two', 'foot', 'buttons', 'pendant'],
+    isolator: ['plug', 'early-break', 'lockable', 'none', undefined],
+    ownFuseA: [16, undefined],
+    logic: ['source', 'sink', undefined],
+    motorSwitch: ['none', 'early-break', 'plain'],
+    motors: ['one', 'two-overloads'],
+    guardSwitch: [true, false],
+    pressureSwitch: [true, false],
+    coolantPump: [true, false],
+    upDown: [true, false],
+    filter: [true, false],
+    choke: [true, false],
+    thermistorOn: ['input', 'fault'],
+    relayDoes: ['nothing', 'lamp', 'blower', 'coolant'],
+  },
+}
+
+/** The sheets of every demo plan and of 500 plans at random: how they are drawn, and how long it takes. @returns {Promise<Line[]>} */
+async function drawingLines() {
+  const core = await import(pathToFileURL(ensureCommandLine()).href)
+  const folder = join(root, 'samples', 'manuals')
+  const manuals = readdirSync(folder).map(
+    (f) => core.readManual(JSON.parse(readFileSync(join(folder, f), 'utf8'))).value,
+  )
+  const plans = ['1-saltpan-row', '2-juniper-wash'].flatMap((shop) =>
+    readdirSync(join(root, 'demo', shop))
+      .filter((f) => f !== 'shop.json')
+      .map((f) => core.readConversionFile(JSON.parse(readFileSync(join(root, 'demo', shop, f), 'utf8'))).value.plan),
+  )
+  const next = seeded(7)
+  /** @param {any[]} from @returns {any} */
+  const any = (from) => from[Math.floor(next() * from.length)]
+  const random = Array.from({ length: 500 }, () => {
+    const plan = structuredClone(any(plans))
+    for (const [section, choices] of Object.entries(wiringChoices))
+      for (const [key, values] of Object.entries(choices)) plan[section][key] = any(values)
+    return { ...plan, manual: any(manuals) }
+  })
+  /** @type {number[]} */
+  const times = []
+  const sum = { throughDevices: 0, labelsOver: 0, cardsOver: 0, together: 0, crossings: 0 }
+  let sheets = 0
+  let most = 0
+  for (const plan of [...plans, ...random]) {
+    const wiring = core.wiringOf(plan)
+    const began = performance.now()
+    const drawn = core.sheetsOf(wiring)
+    for (const { layout } of drawn) core.drawSheet(layout, wiring)
+    times.push(performance.now() - began)
+    for (const { layout } of drawn) {
+      sheets += 1
+      const quality = core.qualityOf(layout)
+      most = Math.max(most, quality.crossings)
+      for (const key of /** @type {(keyof typeof sum)[]} */ (Object.keys(sum))) sum[key] += quality[key]
+    }
+  }
+  /** @param {string} name @param {number} count @returns {Line} */
+  const none = (name, count) => ({ name, measured: String(count), budget: '0', met: count === 0 })
+  return [
+    none(`${sheets} sheets of ${times.length} wirings: through a device`, sum.throughDevices),
+    none('labels on each other', sum.labelsOver),
+    none('devices on each other', sum.cardsOver),
+    none('wires in one run', sum.together),
+    {
+      name: 'crossings a sheet, and the most',
+      measured: `${(sum.crossings / sheets).toFixed(2)}, ${most}`,
+      budget: 'told',
+      met: true,
+    },
+    timed('all sheets of a wiring, median', quantile(times, 0.5), 50),
+    timed('all sheets of a wiring, the slowest', Math.max(...times), 50),
+  ]
 }
 
 /**

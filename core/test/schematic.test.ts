@@ -1,12 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Shape } from '../src/drawing/shapes'
-import { textWidth } from '../src/drawing/textWidth'
 import { toSvg } from '../src/drawing/svg'
 import type { Plan } from '../src/plan'
 import { drawMotorBox } from '../src/schematic/motorBox'
 import { drawSheet } from '../src/schematic/drawSheet'
-import type { Layout } from '../src/schematic/layout'
+import { qualityOf } from '../src/schematic/quality'
 import { panelOf } from '../src/schematic/panel'
 import { sheetsOf } from '../src/schematic/sheetsOf'
 import { placed } from '../src/schematic/heights'
@@ -18,50 +17,6 @@ import { demoPlan, demoPlans } from './demoPlans'
 
 const untouched = arbitraryPlan.map((plan): Plan => ({ ...plan, wiring: { ...plan.wiring, changes: undefined } }))
 
-/** Runs of wires that lie within a card. */
-const throughCards = ({ cards, paths }: Layout): string[] =>
-  paths.flatMap(({ wire, points }) =>
-    points.slice(1).flatMap(([x, y], i) => {
-      const [fromX, fromY] = points[i] ?? [x, y]
-      const [left, right] = [Math.min(x, fromX), Math.max(x, fromX)]
-      const [top, bottom] = [Math.min(y, fromY), Math.max(y, fromY)]
-      return cards
-        .filter((c) => right > c.x + 0.01 && left < c.x + c.w - 0.01 && bottom > c.y + 0.01 && top < c.y + c.h - 0.01)
-        .map((c) => `${wire.key} through ${c.device.id}`)
-    }),
-  )
-
-interface Box {
-  x: number
-  y: number
-  w: number
-  h: number
-}
-
-/** The numbers of wires as boxes. */
-const tags = ({ paths }: Layout): Box[] =>
-  paths.flatMap(({ wire, from, to }) => {
-    const w = Math.max(5.4, textWidth(String(wire.number), 3.8, 600) + 2.4)
-    const near = from.y === to.y && Math.abs(from.tagX - to.tagX) < 6
-    return (near ? [from] : [from, to])
-      .filter(({ side }) => side !== 'b')
-      .map(({ tagX, y }) => ({ x: tagX - w / 2, y: y - 2.2, w, h: 4.4 }))
-  })
-
-const overlaps = (boxes: readonly Box[]): number =>
-  boxes.reduce(
-    (sum, a, i) =>
-      sum +
-      boxes
-        .slice(i + 1)
-        .filter(
-          (b) => a.x + a.w > b.x + 0.01 && b.x + b.w > a.x + 0.01 && a.y + a.h > b.y + 0.41 && b.y + b.h > a.y + 0.41,
-        ).length,
-    0,
-  )
-
-const cardsOver = ({ cards }: Layout): number => overlaps(cards.map(({ x, y, w, h }) => ({ x, y, w, h })))
-
 const faults = (plan: Plan): string[] => {
   const wiring = wiringOf(plan)
   const sheets = sheetsOf(wiring)
@@ -71,9 +26,12 @@ const faults = (plan: Plan): string[] => {
     .map(({ key }) => key)
     .sort()
   return [
-    ...sheets.flatMap(({ layout }) => throughCards(layout)),
-    ...sheets.flatMap(({ id, layout }) => (overlaps(tags(layout)) > 0 ? [`${id}: numbers lie on each other`] : [])),
-    ...sheets.flatMap(({ id, layout }) => (cardsOver(layout) > 0 ? [`${id}: cards lie on each other`] : [])),
+    ...sheets.flatMap(({ id, layout }) => {
+      const measured = qualityOf(layout)
+      return Object.entries(measured).flatMap(([what, count]) =>
+        what !== 'crossings' && count > 0 ? [`${id}: ${what} ${count}`] : [],
+      )
+    }),
     ...(JSON.stringify(drawn) === JSON.stringify(meant) ? [] : ['the sheets do not show each wire once']),
   ]
 }

@@ -29,6 +29,7 @@ export { paperPaints, toSvg } from '../drawing/svg'
 export type { Drawing, Paint, Shape } from '../drawing/shapes'
 export { drawSheet } from '../schematic/drawSheet'
 export { drawMotorBox } from '../schematic/motorBox'
+export { qualityOf } from '../schematic/quality'
 export { panelOf, type PanelPlan } from '../schematic/panel'
 export { sheetsOf, type SchematicSheet } from '../schematic/sheetsOf'
 // The work, a step at a time.

@@ -101,7 +101,7 @@ const inMiddle = new Set<DeviceRole>(['drive', 'strip', 'shield-bar'])
 /** What a hand is on, and so stands left. */
 const byHand = new Set<DeviceRole>(['knob', 'switch', 'button', 'pendant', 'controller'])
 /** More ways of sharing the sides than this are not tried one by one. */
-const MOST_TRIED = 64
+const MOST_TRIED = 24
 const CROSSING_MM = 4
 
 /** The drive in the middle, what is at hand left, the rest right; of the ways to share them the smallest sheet with few crossings. */

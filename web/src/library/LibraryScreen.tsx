@@ -13,15 +13,17 @@ import { IconButton } from '../parts/IconButton'
 import { CsvButtons } from './CsvButtons'
 import { ItemForm } from './ItemForm'
 import { LibraryTable } from './LibraryTable'
+import { Manuals } from './Manuals'
 import type { PlateKind } from './plateColumns'
 import { useItems, useUnreadableItems, type KeptOf } from '../state/useItems'
 
-const tabs: readonly { kind: PlateKind; path: string; words: string }[] = [
+const tabs: readonly { kind: PlateKind | 'manual'; path: string; words: string }[] = [
   { kind: 'motor', path: 'motors', words: 'Motors' },
   { kind: 'drive', path: 'drives', words: 'Drives' },
+  { kind: 'manual', path: 'manuals', words: 'Manuals' },
 ]
 
-/** The shop's motors and drives: those it has, has had, or thinks of buying. */
+/** The shop's motors and drives, those it has, has had, or thinks of buying, and the drives' manuals. */
 export function LibraryScreen() {
   const { shopId = '', kind: path } = useParams()
   const { data: shop, error } = api.useShopQuery(shopId)
@@ -67,7 +69,11 @@ export function LibraryScreen() {
               ))}
             </nav>
           </div>
-          <Items key={tab.kind} shopId={shopId} kind={tab.kind} />
+          {tab.kind === 'manual' ? (
+            <Manuals shopId={shopId} />
+          ) : (
+            <Items key={tab.kind} shopId={shopId} kind={tab.kind} />
+          )}
         </main>
       </div>
     </UnitsOfShop>
@@ -97,7 +103,7 @@ function Items({ shopId, kind }: { shopId: string; kind: PlateKind }) {
   }
   const samples = async () => {
     const { data, error } = await addSamples(shopId)
-    notice(data ? `${data.added} made-up motors and drives added` : problemText(error))
+    notice(data ? `${data.added} made-up motors, drives and manuals added` : problemText(error))
   }
   const edited = items.find((i) => i.id === editing)
   return (
