@@ -120,8 +120,8 @@ describe('the drawings', () => {
     const wire = screen.getAllByRole('img')[0]?.querySelector('g.cursor-pointer')
     if (!wire) throw new Error('no wire can be pressed')
     fireEvent.click(wire)
-    expect(within(screen.getByRole('status')).getByText('Dead')).toBeTruthy()
-    expect(within(screen.getByRole('status')).getByText('Live')).toBeTruthy()
+    expect(within(screen.getByRole('region', { name: /^Wire \d/ })).getByText('Dead')).toBeTruthy()
+    expect(within(screen.getByRole('region', { name: /^Wire \d/ })).getByText('Live')).toBeTruthy()
   })
 })
 

@@ -4,8 +4,8 @@ import { choice, count, id, quantity, words, yesNo } from './field'
 
 export const runSwitches = {
   selector: 'A new switch',
-  'drum-one': 'The old drum switch, one pole',
-  'drum-two': 'The old drum switch, two poles',
+  'drum-one': 'Old drum, one pole',
+  'drum-two': 'Old drum, two poles',
   foot: 'A foot switch',
   buttons: 'Buttons at the machine',
   pendant: 'A pendant on a lead',
@@ -13,19 +13,19 @@ export const runSwitches = {
 
 export const isolators = {
   plug: 'The plug, in sight',
-  'early-break': 'Lockable switch that opens the enable first',
+  'early-break': 'Lockable, enable opens first',
   lockable: 'Lockable switch',
-  plain: 'A switch that cannot be locked',
+  plain: 'Switch without a lock',
   none: 'None',
 } as const
 
 export const motorSwitches = {
   none: 'None',
-  'early-break': 'Lockable, with an early contact in the enable',
+  'early-break': 'Lockable, enable opens first',
   plain: 'A plain switch or contactor',
 } as const
 
-export const logics = { source: 'To the volts given (source)', sink: 'To the common (sink)' } as const
+export const logics = { source: 'To the volts (source)', sink: 'To the common (sink)' } as const
 
 export const relayTasks = {
   nothing: 'Nothing',
@@ -43,8 +43,8 @@ export const motorNumbers = {
 
 export const motorConnectors = {
   none: 'None, a gland',
-  'pin-earthed': 'Round connector, a pin earths the body',
-  'pin-empty': 'Round connector, its earth pin stays empty',
+  'pin-earthed': 'Round, a pin earths it',
+  'pin-empty': 'Round, its earth pin empty',
 } as const
 
 export const shieldLandings = {

@@ -177,9 +177,8 @@ export const buildChecks = [
 
   ofChoices(
     { id: 'wiring.insulation-test', asks: 'Insulation tested without the drive', by: 'first-power', danger: true },
-    ({ plan: { wiring, checks } }): Answer => {
-      if (wiring.insulationTested === undefined)
-        return checks.testMOhm === undefined ? lacks('checks.testMOhm') : lacks('wiring.insulationTested')
+    ({ plan: { wiring } }): Answer => {
+      if (wiring.insulationTested === undefined) return lacks('wiring.insulationTested')
       return wiring.insulationTested === 'apart'
         ? good(message`The drive was off its leads.`)
         : {

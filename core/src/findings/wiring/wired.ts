@@ -31,11 +31,19 @@ export const ofWiring = <const Id extends string>(
     facts.plan.manual === undefined ? lacks('manual') : ask({ ...facts.wiring, facts, manual: facts.plan.manual }),
   )
 
-/** A judgement of what was decided or seen, which no terminal decides. */
+/**
+ * A judgement of what was decided or seen, which no terminal decides. What nobody has said yet is asked once the manual is
+ * there: before that one question stands for all.
+ */
 export const ofChoices = <const Id extends string>(
   { id, asks, by, chainLink = 'drive', danger = false }: Asked<Id>,
   ask: (facts: Facts) => Answer | Answer[],
-): Judgement<Id> => judgement({ id, asks, by, chainLink, stage: 'wiring', ...(danger ? { danger } : {}) }, ask)
+): Judgement<Id> =>
+  judgement({ id, asks, by, chainLink, stage: 'wiring', ...(danger ? { danger } : {}) }, (facts) => {
+    const answer = ask(facts)
+    const waits = !Array.isArray(answer) && 'missing' in answer && answer.ended === undefined
+    return waits && facts.plan.manual === undefined ? lacks('manual') : answer
+  })
 
 export const deviceBy = ({ wiring }: Circuit, role: Device['role']): Device | undefined =>
   wiring.devices.find((d) => d.role === role)

@@ -32,7 +32,7 @@ export function AsFoundSheet() {
         {found.map((wire) => (
           <li
             key={wire.id}
-            className="grid grid-cols-2 items-end gap-2 border-t border-rule py-1.5 @narrow:grid-cols-[70px_1fr_1fr_1fr_1.4fr_auto]"
+            className="grid grid-cols-2 items-end gap-2 border-t border-rule py-1.5 @narrow:grid-cols-3"
           >
             {columns.map(([key, label]) => (
               <label key={key} className="flex min-w-0 flex-col gap-0.5">

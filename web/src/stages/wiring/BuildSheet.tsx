@@ -10,7 +10,7 @@ import {
   type BuildStep,
   type Wiring,
 } from '@zesty/core/wiring'
-import { useMemo, useState } from 'react'
+import { useId, useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
 import { newId } from '../../parts/newId'
 import { useChange, usePlan } from '../../state/openPlan'
@@ -24,6 +24,7 @@ export function BuildSheet({ wiring }: { wiring: Wiring }) {
   const plan = usePlan()
   const steps = useSteps(wiring)
   const [at, setAt] = useState<string>()
+  const stepField = useId()
   const current = steps.find(({ id }) => id === at) ?? whereItStopped(plan, steps) ?? steps.at(-1)
   const done = steps.filter(({ id }) => plan.wiring.steps?.[id]?.answer === 'done').length
   const ends = looseEndsOf(plan, steps)
@@ -44,9 +45,11 @@ export function BuildSheet({ wiring }: { wiring: Wiring }) {
       <div className="mt-1 h-2 rounded bg-rule print:hidden" aria-hidden="true">
         <div className="h-2 rounded bg-green" style={{ width: `${(100 * done) / steps.length}%` }} />
       </div>
-      <label className="no-print mt-2 flex max-w-[420px] flex-col gap-0.5">
-        <span className="label">Step</span>
-        <select className="field" value={current.id} onChange={(e) => setAt(e.target.value)}>
+      <div className="no-print mt-2 flex max-w-[420px] flex-col gap-0.5">
+        <label className="label" htmlFor={stepField}>
+          Step
+        </label>
+        <select id={stepField} className="field" value={current.id} onChange={(e) => setAt(e.target.value)}>
           {Object.entries(buildParts).map(([part, words]) => (
             <optgroup key={part} label={words}>
               {steps
@@ -60,7 +63,7 @@ export function BuildSheet({ wiring }: { wiring: Wiring }) {
             </optgroup>
           ))}
         </select>
-      </label>
+      </div>
       <Step
         key={current.id}
         step={current}
@@ -199,7 +202,7 @@ function Step({
         </button>
       </div>
       {step.wrong && record.answer === 'wrong' && (
-        <div role="status" className="mt-3 rounded-md border border-oxide bg-oxide-wash p-3">
+        <div aria-live="polite" className="mt-3 rounded-md border border-oxide bg-oxide-wash p-3">
           <p className="font-semibold">{step.wrong.ask}: then so</p>
           <ol className="mt-1 list-decimal pl-5">
             {step.wrong.steps.map((line) => (

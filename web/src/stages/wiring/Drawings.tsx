@@ -195,7 +195,11 @@ export function WireCard({ wiring, wire }: { wiring: Wiring; wire: Wire }) {
   ]
   const size = wire.areaMm2 === undefined ? 'size not known' : text(wire.areaMm2, 'area')
   return (
-    <div role="status" className="rounded-lg border border-blue bg-card p-3">
+    <section
+      aria-label={`Wire ${wire.number}`}
+      aria-live="polite"
+      className="rounded-lg border border-blue bg-card p-3"
+    >
       <h3 className="flex items-center gap-2 font-cond text-[22px] font-semibold">
         <span className="rounded border border-ink px-1.5">{wire.number}</span>
         {colourWords(wire.colour)}, {size}
@@ -211,7 +215,7 @@ export function WireCard({ wiring, wire }: { wiring: Wiring; wire: Wire }) {
       <p className="mt-2 text-[14px] text-ink-2">
         Live values are read on the drive’s display, or by clips that went on dead. Nobody probes bare live parts.
       </p>
-    </div>
+    </section>
   )
 }
 

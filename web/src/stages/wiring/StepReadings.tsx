@@ -67,7 +67,7 @@ export function StepReadings({
                 />
               </label>
               <p
-                role="status"
+                aria-live="polite"
                 className={`text-[15px] font-semibold ${verdict === 'wrong' ? 'text-oxide' : 'text-green'}`}
               >
                 {fault !== undefined && fault !== '' ? (
