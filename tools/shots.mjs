@@ -21,16 +21,7 @@ const views = [
   { name: 'route', machine: 'Gap-bed lathe, east bay', stage: 'route' },
   { name: 'motor', machine: 'Gap-bed lathe, east bay', stage: 'motor' },
   { name: 'motors', machine: 'Gap-bed lathe, east bay', stage: 'motor', then: (page) => goTo(page, 'Side by side') },
-  {
-    name: 'links-and-torque',
-    machine: 'Long-bed turning lathe',
-    stage: 'motor',
-    shop: 'Juniper Wash',
-    then: async (page) => {
-      await page.locator('#links').evaluate((heading) => heading.scrollIntoView())
-      await page.locator('#torque').waitFor()
-    },
-  },
+  { name: 'wiring', machine: 'Gap-bed lathe, east bay', stage: 'wiring', then: aSheet },
   { name: 'drive', machine: 'Gap-bed lathe, east bay', stage: 'drive' },
   { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
   { name: 'speed-map', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: (page) => goTo(page, 'Speed map') },
@@ -51,11 +42,28 @@ const views = [
     then: (page) => page.keyboard.press('/'),
   },
   { name: 'phone-speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds', size: phone },
-  { name: 'phone-motor', machine: 'Surface grinder', stage: 'motor', size: phone },
+  { name: 'phone-build', machine: 'Gap-bed lathe, east bay', stage: 'wiring', size: phone, then: aStep },
 ]
 
 /** Views of servers of their own. @type {Record<string, (browser: import('@playwright/test').Browser, folder: string) => Promise<void>>} */
 const apart = { 'first-run': firstRun, devices }
+
+/** A sheet with a wire pressed. @param {import('@playwright/test').Page} page */
+async function aSheet(page) {
+  await goTo(page, 'Drawings')
+  await page.getByRole('tab', { name: 'Control' }).click()
+  await page.getByRole('button', { name: 'Large' }).click()
+  await page.getByRole('dialog').locator('svg g.cursor-pointer').nth(2).click({ force: true })
+  await page.waitForTimeout(400)
+}
+
+/** A step of the build with wires to tick. @param {import('@playwright/test').Page} page */
+async function aStep(page) {
+  await goTo(page, 'Build and prove')
+  await page.getByLabel('Step', { exact: true }).selectOption('motor')
+  await page.getByRole('article', { name: 'Motor box and motor cable' }).scrollIntoViewIfNeeded()
+  await page.waitForTimeout(400)
+}
 
 /** A part of a stage, once what stands above it is loaded. @param {import('@playwright/test').Page} page @param {string} part */
 async function goTo(page, part) {

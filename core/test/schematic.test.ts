@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { enclosureHeat } from '../src/drive'
 import type { Shape } from '../src/drawing/shapes'
 import { toSvg } from '../src/drawing/svg'
 import type { Plan } from '../src/plan'
@@ -92,16 +93,19 @@ describe('motor box and panel', () => {
     ])
     expect(drawMotorBox(wiring).shapes.length).toBeGreaterThan(10)
   })
-  test('a closed box warms by its losses over 5.5 W/m²K and its faces', () => {
-    const plan = demoPlan('gap-bed-lathe')
-    const lossW = 80
-    const manual = {
-      ...plan.manual,
-      outline: { ...plan.manual?.outline, widthMm: 100, heightMm: 180, depthMm: 140, lossW, knockouts: [] },
-    }
-    const panel = panelOf({ ...plan, manual } as Plan, wiringOf(plan))
-    const [w, h, d] = [panel.widthMm, panel.heightMm, panel.depthMm].map((mm) => mm / 1000) as [number, number, number]
-    expect(panel.riseK).toBeCloseTo(lossW / (5.5 * (1.4 * w * (h + d) + 1.8 * d * h)), 6)
+  test('a closed box warms by the rule for the box that is there', () => {
+    const plan = demoPlan('surface-grinder')
+    const panel = panelOf(plan, wiringOf(plan), 80)
+    const heat = enclosureHeat.run({
+      widthMm: panel.widthMm,
+      heightMm: panel.heightMm,
+      depthMm: panel.depthMm,
+      lossW: 80,
+      material: plan.installation.boxMaterial,
+      roomC: 20,
+    })
+    expect(heat.ok && panel.riseK).toBeCloseTo(heat.ok ? heat.value.riseK : NaN, 9)
+    expect(panelOf(plan, wiringOf(plan)).lossW).toBe(plan.manual?.outline?.lossW)
   })
   test('a box of which no losses are known says no temperature', () => {
     const plan = demoPlan('bench-shaper')

@@ -48,6 +48,9 @@ export function drawMotorBox(wiring: Wiring): Drawing {
   for (const w of wires.filter(({ sheet }) => sheet === 'box')) shapes.push(...linkShape(w, at))
   const cores = wires.filter((w) => w.sheet !== 'box' && w.kind !== 'shield')
   const gland: [number, number] = [width / 2, height - 18]
+  // Side by side as their studs stand, so that none crosses.
+  const studX = (w: Wire): number => at.get(terminalOf(deviceOf(w.from) === 'motor' ? w.from : w.to))?.[0] ?? 0
+  cores.sort((a, b) => studX(a) - studX(b))
   cores.forEach((w, i) => shapes.push(...coreShape(w, at, gland, i, cores.length)))
   for (const t of [...studs, ...(motor?.terminals.filter(({ id }) => id === 'pe') ?? [])]) {
     const p = at.get(t.id)
@@ -112,6 +115,9 @@ function coreShape(
       shapes: [
         { kind: 'path', d, stroke: 'ink', width: 1.9 },
         { kind: 'path', d, stroke: paintOf(wire.colour), width: 1.3 },
+        ...(wire.colour === 'GNYE'
+          ? [{ kind: 'path' as const, d, stroke: '#f0d23a' as const, width: 0.7, dash: '2.2 2.2' }]
+          : []),
         { kind: 'rect', x: p[0] + 3, y: p[1] + 8, w: 7, h: 4.4, r: 0.8, fill: 'card', stroke: 'ink', width: 0.3 },
         {
           kind: 'text',

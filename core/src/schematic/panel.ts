@@ -1,3 +1,4 @@
+import { enclosureHeat } from '../drive'
 import type { Drawing, Shape } from '../drawing/shapes'
 import { fitText } from '../drawing/textWidth'
 import type { Plan } from '../plan'
@@ -19,6 +20,8 @@ const onPlate: Partial<Record<DeviceRole, { w: number; h: number }>> = {
 const GAP = 12
 const EDGE = 25
 const GLAND_H = 30
+/** Only the rise is told, which does not hang on it. */
+const USUAL_ROOM_C = 25
 /** A drive of which the manual gives no size. */
 const UNKNOWN_DRIVE = { w: 110, h: 190, d: 150, above: 100, below: 100, beside: 30 }
 
@@ -36,14 +39,13 @@ export interface PanelPlan {
   key: { number: number; name: string }[]
 }
 
-/** Kelvin over the room of a closed box on a wall, all five free faces: watts by 5.5 W/m² K (IEC TR 60890, in its simplest form). */
-const COOLS = 5.5
-
 /**
  * The plate of the box: devices of the rail on top, filter and drive with the air that the manual wants round it, strip and
- * glands below; and how warm such a box gets.
+ * glands below; and how warm such a box gets, by the same rule as the box that is there.
+ *
+ * @param workedOutW losses at this motor's full load, where they are known; the manual's own else
  */
-export function panelOf(plan: Plan, wiring: Wiring): PanelPlan {
+export function panelOf(plan: Plan, wiring: Wiring, workedOutW?: number): PanelPlan {
   const outline = plan.manual?.outline
   const drive = outline
     ? {
@@ -65,8 +67,12 @@ export function panelOf(plan: Plan, wiring: Wiring): PanelPlan {
   const widthMm = roundUp(Math.max(railW, plateW + drive.w + 2 * drive.beside) + 2 * EDGE)
   const heightMm = roundUp(EDGE + railH + driveBand + GAP + 50 + GLAND_H)
   const depthMm = roundUp(drive.d + 40)
-  const area = (1.4 * widthMm * (heightMm + depthMm) + 1.8 * depthMm * heightMm) / 1e6
-  const lossW = outline?.lossW
+  const lossW = workedOutW ?? outline?.lossW
+  const { boxMaterial: material, roomC = USUAL_ROOM_C } = plan.installation
+  const heat =
+    lossW === undefined
+      ? undefined
+      : enclosureHeat.run({ lossW, widthMm, heightMm, depthMm, roomC, ...(material === undefined ? {} : { material }) })
   const scale = Math.min(1, 250 / widthMm, 180 / heightMm)
   const key: PanelPlan['key'] = []
   const shapes: Shape[] = [
@@ -174,7 +180,7 @@ export function panelOf(plan: Plan, wiring: Wiring): PanelPlan {
     widthMm,
     heightMm,
     depthMm,
-    riseK: lossW === undefined ? undefined : lossW / (COOLS * area),
+    riseK: heat?.ok === true ? heat.value.riseK : undefined,
     lossW,
     assumed: outline === undefined,
     key,

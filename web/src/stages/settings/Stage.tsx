@@ -3,6 +3,7 @@ import { SelectField } from '../../parts/ChoiceField'
 import { StageHead } from '../../parts/StageHead'
 import { PlannedSheet } from './PlannedSheet'
 import { SettingsCard } from './SettingsCard'
+import { WiringLines } from './WiringLines'
 
 const sections: Section[] = [
   { id: 'state', name: 'What it holds' },
@@ -23,6 +24,7 @@ export default function SettingsStage() {
           <SelectField path="settings.state" />
         </div>
       </section>
+      <WiringLines />
       <SettingsCard />
     </>
   )

@@ -17,6 +17,7 @@ import { useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
 import { Overlay } from '../../parts/Overlay'
 import { saveBytes, saveFile } from '../../parts/saveFile'
+import { useEvaluation } from '../../state/evaluation'
 import { notice } from '../../state/notice'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
@@ -38,7 +39,8 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const [making, setMaking] = useState(false)
   const units = useUnits()
   const steps = useSteps(wiring)
-  const panel = useMemo(() => panelOf(plan, wiring), [plan, wiring])
+  const lossW = useEvaluation().figures['drive.lossW']?.value
+  const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
   const sheets = useMemo(
     (): Sheet[] => [
       ...sheetsOf(wiring).map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),
@@ -75,7 +77,10 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
               role="tab"
               aria-selected={id === sheet.id}
               className={`min-h-11 rounded-md px-3 text-[15px] font-semibold ${id === sheet.id ? 'bg-blue text-card' : 'text-blue underline underline-offset-4'}`}
-              onClick={() => setOpen(id)}
+              onClick={() => {
+                setOpen(id)
+                setMarked(undefined)
+              }}
             >
               {name}
             </button>
