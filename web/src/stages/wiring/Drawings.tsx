@@ -39,7 +39,7 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const [making, setMaking] = useState(false)
   const units = useUnits()
   const steps = useSteps(wiring)
-  const lossW = useEvaluation().figures['drive.lossW']?.value
+  const lossW = useEvaluation().figures['installation.lossW']?.value
   const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
   const sheets = useMemo(
     (): Sheet[] => [
