@@ -104,8 +104,12 @@ const MARGIN = 4
 
 const tagWidth = (number: number): number => Math.max(5.4, textWidth(String(number), NUMBER_SIZE, 600) + 2.4)
 
-/** Lays cards in their columns and wires in the gutters between them. Devices that no wire of the sheet reaches are left out. */
-export function layoutOf(columns: readonly (readonly Device[])[], wires: readonly Wire[]): Layout {
+/**
+ * Lays cards in their columns and wires in the gutters between them. Devices that no wire of the sheet reaches are left out.
+ *
+ * @param tries half rows tried where wires would share a run; one is enough to compare ways of laying out
+ */
+export function layoutOf(columns: readonly (readonly Device[])[], wires: readonly Wire[], tries = 4): Layout {
   const used = new Map<End, Wire[]>()
   for (const wire of wires) for (const end of [wire.from, wire.to]) used.set(end, [...(used.get(end) ?? []), wire])
   const cards = new Map<string, Card>()
@@ -116,7 +120,7 @@ export function layoutOf(columns: readonly (readonly Device[])[], wires: readonl
   })
   // Half a row lower settles the few runs that two wires would share.
   let best: Layout | undefined
-  for (let half = 0; half < 4; half += 1) {
+  for (let half = 0; half < tries; half += 1) {
     const made = layOut([...cards.values()], columns.length, wires, half)
     if (!best || made.together < best.together || (made.together === best.together && made.crossings < best.crossings))
       best = made

@@ -112,7 +112,7 @@ function bestSides(wiring: Wiring, wires: readonly Wire[]): Layout {
   const left = outer.filter(({ role }) => byHand.has(role))
   const right = outer.filter(({ role }) => !byHand.has(role))
   const columnsFor = (l: readonly Device[], r: readonly Device[]) => [l, middle, r].filter((c) => c.length > 0)
-  let best = layoutOf(columnsFor(left, right), wires)
+  let best = layoutOf(columnsFor(left, right), wires, 1)
   const worth = ({ width, height, crossings, together }: Layout): number =>
     Math.max(height / 172, width / 270) * 100 + crossings * CROSSING_MM + together * 1000
   // One device over to the other side, as long as that helps: hands stay left where it does not.
@@ -124,7 +124,7 @@ function bestSides(wiring: Wiring, wires: readonly Wire[]): Layout {
       const next = sides.left.includes(device)
         ? { left: sides.left.filter((d) => d !== device), right: [...sides.right, device] }
         : { left: [...sides.left, device], right: sides.right.filter((d) => d !== device) }
-      const layout = layoutOf(columnsFor(next.left, next.right), wires)
+      const layout = layoutOf(columnsFor(next.left, next.right), wires, 1)
       if (worth(layout) < worth(best) - 1) {
         best = layout
         better = next
@@ -133,5 +133,5 @@ function bestSides(wiring: Wiring, wires: readonly Wire[]): Layout {
     if (!better) break
     sides = better
   }
-  return best
+  return layoutOf(columnsFor(sides.left, sides.right), wires)
 }
