@@ -7,6 +7,7 @@ import * as manual from '../src/doors/manual'
 import * as measurements from '../src/doors/measurements'
 import * as search from '../src/doors/search'
 import * as speeds from '../src/doors/speeds'
+import * as wiring from '../src/doors/wiring'
 
 const folder = join(import.meta.dirname, '..', 'src', 'doors')
 
@@ -75,7 +76,7 @@ describe('what leaves core', () => {
 })
 
 describe('an example above a function', () => {
-  const names: Record<string, unknown> = { ...index, ...search, ...speeds, ...manual, ...measurements }
+  const names: Record<string, unknown> = { ...index, ...search, ...speeds, ...manual, ...measurements, ...wiring }
   /** What a line of an example comes to, with every name of the doors at hand. */
   const valueOf = (code: string): unknown =>
     // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the code stands in our own comments

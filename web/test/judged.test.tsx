@@ -51,11 +51,14 @@ describe('what was judged', () => {
 test('remedies are those that were tried, also after a change', async () => {
   show(<Findings stage="motor" />, lathe(set('motor.connection', 'delta')))
   act(() => void store.dispatch(changed({ label: 'Links', patch: [set('motor.connection', 'star')] })))
-  await waitFor(() =>
-    expect(screen.getAllByRole('button', { name: 'Plan it: Move links to delta', hidden: false })[0]).toHaveProperty(
-      'disabled',
-      false,
-    ),
+  await waitFor(
+    () =>
+      expect(screen.getAllByRole('button', { name: 'Plan it: Move links to delta', hidden: false })[0]).toHaveProperty(
+        'disabled',
+        false,
+      ),
+    // Each remedy is judged as a plan of its own, which takes its time on a machine that does other things too.
+    { timeout: 10_000 },
   )
   const raw = evaluate(open().plan).findings.flatMap((f) => f.remedies.map((r) => messageText(r.label)))
   expect(raw).toContain('Move links to delta')

@@ -7,7 +7,6 @@ export {
   terminalOf,
   wireGroups,
   wireKinds,
-  type Device,
   type End,
   type Terminal,
   type Wire,

@@ -25,6 +25,7 @@ const TOUCH = 0.01
 /** Two wires lie four millimetres apart, and a number is a little higher: their edges may meet. */
 const EDGE = 0.41
 
+/** Counts what a sheet must not have, and its crossings. */
 export function qualityOf(layout: Layout): Quality {
   return {
     throughDevices: throughDevices(layout),

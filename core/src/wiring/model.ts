@@ -128,8 +128,11 @@ export interface Device {
 /** One end of a wire: `drive.u`. */
 export type End = `${string}.${string}`
 
+/** The name of a device's terminal, as wires name their ends. */
 export const endOf = (device: string, terminal: string): End => `${device}.${terminal}`
+/** The device of an end. */
 export const deviceOf = (end: End): string => end.slice(0, end.indexOf('.'))
+/** The terminal of an end, within its device. */
 export const terminalOf = (end: End): string => end.slice(end.indexOf('.') + 1)
 
 export const wireKinds = { wire: 'Wire', link: 'Link', earth: 'Earth', shield: 'Shield' } as const

@@ -36,6 +36,7 @@ export function endNames({ devices }: Pick<Wiring, 'devices'>, end: End): { devi
 /** Signs that no font of a list has, in words. */
 export const printed = (prints: string): string => prints.replace('\u23da', 'earth sign')
 
+/** What a conductor's colour is called. */
 export const colourWords = (colour: string): string =>
   colour in conductorColours ? conductorColours[colour as keyof typeof conductorColours].words : colour
 

@@ -30,7 +30,7 @@ export function StepWires({
               onPress={() => write(`Wire ${wire.number}`, { ticked: toggled(record.ticked, wire.key) })}
             />
             <span className="min-w-8 font-cond text-[20px] font-semibold">{wire.number}</span>
-            <span className="min-w-0 flex-1 basis-[200px] text-[15px]">
+            <span className="min-w-0 flex-1 basis-[120px] text-[15px]">
               {from.device} <b className="font-semibold">{from.terminal}</b> to {to.device}{' '}
               <b className="font-semibold">{to.terminal}</b>
               <br />
