@@ -171,7 +171,7 @@ function powering(
     do: [
       'Links as the lid’s picture shows them; it is the authority.',
       'Cores through the gland, shield clamped all round, ends ferruled or ringed, tugged.',
-      'At the drive: the two outer terminals first.',
+      `At the drive: each as it is printed${torqueOf(plan, 'motor')}.`,
     ],
     wires: group('motor'),
     readings: [
@@ -204,7 +204,7 @@ function powering(
     id: 'supply',
     part: 'power',
     title: 'Wall to drive',
-    do: ['Every conductor under its own screw, tightened to the torque that the manual names, tugged.'],
+    do: [`Every conductor under its own screw${torqueOf(plan, 'mains')}, tugged.`],
     wires: wires((w) => w.group === 'supply'),
     sees: [
       'Line is where the manual wants the line, neutral where it wants the neutral; nothing of it is near U, V, W.',
@@ -213,6 +213,12 @@ function powering(
     licensed: true,
     looseEnd: { what: 'The supply is not finished', stop: true },
   })
+}
+
+/** How tight the manual wants the screws of a group. */
+function torqueOf({ manual }: Plan, group: 'mains' | 'motor'): string {
+  const torque = manual?.clamps.find((c) => c.group === group)?.torqueNm
+  return torque === undefined ? ', tightened as the manual says' : `, tightened to ${torque} N m`
 }
 
 const said = (words: string | undefined, otherwise: string): string => words ?? otherwise
