@@ -40,7 +40,7 @@ describe('the wiring that a plan makes', () => {
       fc.property(untouched, (plan) => {
         expect(faultsOf(plan)).toEqual([])
       }),
-      { numRuns: 300 },
+      { numRuns: 600 },
     )
   })
 

@@ -13,7 +13,8 @@ export interface RunWay {
 export function runWay(plan: Plan): RunWay | undefined {
   const { controls, wiring, manual } = plan
   // A foot sends one thing.
-  const reverse = controls.reverseWanted === true && wiring.runWith !== 'foot'
+  const byFoot = wiring.runWith === 'foot' && (controls.runBy === 'maintained' || controls.runBy === undefined)
+  const reverse = controls.reverseWanted === true && !byFoot
   const stays = (): RunWay => {
     // Some drives know RUN and a direction, some only an enable; one of which nothing is known is taken for the usual.
     if (manual === undefined || has(plan, 'run-forward') || !(has(plan, 'run') || has(plan, 'enable')))
@@ -74,7 +75,8 @@ export function wishesOf(plan: Plan): Map<TerminalFunction, string> {
   want(run?.forward, 'what starts it')
   want(run?.reverse, 'reverse')
   if (run?.threeWire === true) want('stop-open', 'the stop button')
-  if (wiring.runWith === 'pendant') want('jog', 'the pendant’s jog')
+  const pendant = controls.runBy === 'momentary' && wiring.runWith === 'pendant'
+  if (pendant) want('jog', 'the pendant’s jog')
   const { emergencyStop } = controls
   want(stopFunction(plan), 'the stop mushroom')
   if (emergencyStop === 'safe-torque-off') {
@@ -86,7 +88,7 @@ export function wishesOf(plan: Plan): Map<TerminalFunction, string> {
     want('resistor-2', 'the brake resistor')
   }
   if (enableChain(plan).length > 0) want(enableFunction(plan), 'what must be closed to let it run')
-  if (controls.reference === 'knob' || wiring.runWith === 'pendant') {
+  if (controls.reference === 'knob' || pendant) {
     want('reference-supply', 'the knob')
     want('reference-in', 'the knob')
     want('reference-common', 'the knob')
