@@ -27,6 +27,7 @@ export {
   type ConversionRead,
   readConversionFile,
 } from '../plan/conversionFile'
+export { regionOf } from '../plan/region'
 export { planDifference, printValue } from '../plan/difference'
 export { driveInputs, driveKinds, driveModes, fieldbuses, jumpers, overloadClasses } from '../plan/drivePlate'
 export { fieldAt, fieldIn, isPlanPath, type PlanField } from '../plan/fieldAt'

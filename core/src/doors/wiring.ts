@@ -1,5 +1,5 @@
 // The wiring of one machine: what there is, what joins what, the list of its wires.
-export { conductorColours } from '../wiring/conductors'
+export { colourWords, conductorColours, conductorPaint } from '../wiring/conductors'
 export {
   deviceOf,
   devicePlaces,
@@ -13,7 +13,6 @@ export {
   type Wiring,
 } from '../wiring/model'
 export {
-  colourWords,
   cutList,
   endNames,
   partsOf,

@@ -1,8 +1,8 @@
-import { conductorColours } from '../wiring/conductors'
+import { conductorPaint } from '../wiring/conductors'
 import { fitText, textWidth } from '../drawing/textWidth'
 import type { Drawing, Shape } from '../drawing/shapes'
 import { deviceOf, devicePlaces, endOf, type Cable, type End, type Wiring } from '../wiring/model'
-import { SYMBOL, type Card, type Landing, type Layout, type Path } from './layout'
+import { SYMBOL, tagged, tagWidth, type Card, type Landing, type Layout, type Path } from './layout'
 import {
   CONTROL_WIRE,
   CORNER,
@@ -51,16 +51,9 @@ export function drawSheet({ cards, paths, bands, bar, width, height }: Layout, w
   return { width, height, shapes }
 }
 
-/** A number at both ends, one on a short straight run. */
-function tagged({ from, to }: Path): Landing[] {
-  const near = from.y === to.y && Math.abs(from.tagX - to.tagX) < 6
-  const ends = near ? [from] : [from, to]
-  return ends.filter(({ side }) => side !== 'b')
-}
-
 function tagShape({ wire }: Path, { tagX, y }: Landing): Shape {
   const text = String(wire.number)
-  const w = Math.max(5.4, textWidth(text, NUMBER_SIZE, 600) + 2.4)
+  const w = tagWidth(wire.number)
   return {
     kind: 'group',
     of: 'wire',
@@ -176,8 +169,7 @@ function wireShape(path: Path, crossings: readonly Crossing[]): Shape {
   const { wire } = path
   const width = wire.class === 'power' && wire.kind !== 'shield' ? POWER_WIRE : CONTROL_WIRE
   const d = pathText(path, crossings)
-  const paint =
-    wire.colour in conductorColours ? conductorColours[wire.colour as keyof typeof conductorColours].paint : '#5d646b'
+  const paint = conductorPaint(wire.colour)
   const light = wire.colour === 'WH' || wire.colour === 'SH'
   return {
     kind: 'group',
@@ -186,7 +178,7 @@ function wireShape(path: Path, crossings: readonly Crossing[]): Shape {
     shapes: [
       { kind: 'path', d, stroke: 'halo', width: width + HALO },
       { kind: 'path', d, stroke: 'ink', width: width + (light ? 0.62 : DARK_EDGE) },
-      { kind: 'path', d, stroke: paint as `#${string}`, width },
+      { kind: 'path', d, stroke: paint, width },
       ...(wire.colour === 'GNYE'
         ? [{ kind: 'path' as const, d, stroke: '#f0d23a' as const, width: width * 0.55, dash: '2.2 2.2' }]
         : []),

@@ -102,7 +102,14 @@ const BAR = 'bar'
 const TOP = 12
 const MARGIN = 4
 
-const tagWidth = (number: number): number => Math.max(5.4, textWidth(String(number), NUMBER_SIZE, 600) + 2.4)
+/** How wide the box of a wire's number is. */
+export const tagWidth = (number: number): number => Math.max(5.4, textWidth(String(number), NUMBER_SIZE, 600) + 2.4)
+
+/** Where a wire bears its number: at both ends, once on a short straight run. */
+export function tagged({ from, to }: Path): Landing[] {
+  const near = from.y === to.y && Math.abs(from.tagX - to.tagX) < 6
+  return (near ? [from] : [from, to]).filter(({ side }) => side !== 'b')
+}
 
 /**
  * Lays cards in their columns and wires in the gutters between them. Devices that no wire of the sheet reaches are left out.

@@ -1,5 +1,5 @@
 import type { Drawing, Shape } from '../drawing/shapes'
-import { conductorColours } from '../wiring/conductors'
+import { conductorPaint } from '../wiring/conductors'
 import { deviceOf, terminalOf, type Wire, type Wiring } from '../wiring/model'
 
 const STUD = 26
@@ -26,9 +26,6 @@ const rowsOf: Readonly<Record<number, readonly (readonly number[])[]>> = {
     [1, 2, 3],
   ],
 }
-
-const paintOf = (colour: string): `#${string}` =>
-  colour in conductorColours ? conductorColours[colour as keyof typeof conductorColours].paint : '#5d646b'
 
 /** The motor's box: its studs, the links as bars, the cores rising from the gland, and the earth. */
 export function drawMotorBox(wiring: Wiring): Drawing {
@@ -114,7 +111,7 @@ function coreShape(
       id: wire.key,
       shapes: [
         { kind: 'path', d, stroke: 'ink', width: 1.9 },
-        { kind: 'path', d, stroke: paintOf(wire.colour), width: 1.3 },
+        { kind: 'path', d, stroke: conductorPaint(wire.colour), width: 1.3 },
         ...(wire.colour === 'GNYE'
           ? [{ kind: 'path' as const, d, stroke: '#f0d23a' as const, width: 0.7, dash: '2.2 2.2' }]
           : []),

@@ -1,6 +1,5 @@
-import { textWidth } from '../drawing/textWidth'
-import type { Layout } from './layout'
-import { NUMBER_SIZE, TAG_H } from './measures'
+import { tagged, tagWidth, type Layout } from './layout'
+import { TAG_H } from './measures'
 
 /** How well a sheet is drawn; all but the crossings are to be nothing. */
 export interface Quality {
@@ -51,12 +50,9 @@ function throughDevices({ cards, paths }: Layout): number {
 }
 
 const numbers = ({ paths }: Layout): Box[] =>
-  paths.flatMap(({ wire, from, to }) => {
-    const w = Math.max(5.4, textWidth(String(wire.number), NUMBER_SIZE, 600) + 2.4)
-    const near = from.y === to.y && Math.abs(from.tagX - to.tagX) < 6
-    return (near ? [from] : [from, to])
-      .filter(({ side }) => side !== 'b')
-      .map(({ tagX, y }) => ({ x: tagX - w / 2, y: y - TAG_H / 2, w, h: TAG_H }))
+  paths.flatMap((path) => {
+    const w = tagWidth(path.wire.number)
+    return tagged(path).map(({ tagX, y }) => ({ x: tagX - w / 2, y: y - TAG_H / 2, w, h: TAG_H }))
   })
 
 function overlaps(boxes: readonly Box[], edge: number): number {

@@ -36,8 +36,17 @@ export type ConductorTask = keyof (typeof byRegion)['iec']
 /** The colour that a task has in a region. */
 export const colourFor = (region: Region, task: ConductorTask): ConductorColour => byRegion[region][task]
 
-/** Cores of a control cable, in the order they are used; none is a colour of mains, neutral or earth of the region. */
+/** Cores of a control cable, in the order they are used: told apart within their cable, never by the mains' colours. */
 export const coresOf = (region: Region): readonly ConductorColour[] =>
   region === 'iec'
     ? ['WH', 'BN', 'GY', 'PK', 'DB', 'RD', 'YE', 'VT', 'BK', 'OG']
     : ['WH', 'BN', 'GY', 'PK', 'BU', 'YE', 'VT', 'RD', 'BK', 'OG']
+
+const isKnown = (colour: string): colour is ConductorColour => colour in conductorColours
+
+/** What a conductor's colour is called; a word of somebody's own stays. */
+export const colourWords = (colour: string): string => (isKnown(colour) ? conductorColours[colour].words : colour)
+
+/** How a conductor is painted; grey where its colour is a word of somebody's own. */
+export const conductorPaint = (colour: string): `#${string}` =>
+  isKnown(colour) ? conductorColours[colour].paint : '#5d646b'

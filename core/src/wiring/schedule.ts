@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { conductorColours } from './conductors'
+import { colourWords } from './conductors'
 import { deviceOf, terminalOf, wireKinds, type End, type Wire, type Wiring } from './model'
 
 /** One line of the wire list. */
@@ -35,10 +35,6 @@ export function endNames({ devices }: Pick<Wiring, 'devices'>, end: End): { devi
 
 /** Signs that no font of a list has, in words. */
 export const printed = (prints: string): string => prints.replace('\u23da', 'earth sign')
-
-/** What a conductor's colour is called. */
-export const colourWords = (colour: string): string =>
-  colour in conductorColours ? conductorColours[colour as keyof typeof conductorColours].words : colour
 
 /** The wire list in the order of the numbers; the drawing shows the same wires. */
 export const scheduleOf = (wiring: Wiring): ScheduleRow[] =>

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan'
+import { regionOf, type Plan } from '../plan'
 import { applyChanges } from './applyChanges'
 import { assumedManual } from './assumedManual'
 import { buildControl } from './buildControl'
@@ -19,7 +19,7 @@ import { wishesOf } from './wishes'
  */
 export function wiringOf(plan: Plan): Wiring {
   const manual = plan.manual ?? assumedManual(plan)
-  const region = plan.supply.region ?? ((plan.supply.frequencyHz ?? 50) > 55 ? 'nec' : 'iec')
+  const region = regionOf(plan) ?? 'iec'
   const drive = driveTerminals(manual, wishesOf(plan), plan.drive.name ?? manual.name)
   const draft = new Draft(region)
   draft.add(drive.device)

@@ -1,13 +1,13 @@
-import { manualFile, readManual } from '@zesty/core/manual'
 import type { Fault } from '@zesty/core/rules'
 import { Download, Trash2 } from 'lucide-react'
 import { useState } from 'react'
+import { FaultList } from '../parts/FaultList'
 import { FileButton } from '../parts/FileButton'
 import { IconButton } from '../parts/IconButton'
 import { Mark } from '../parts/Mark'
-import { saveFile } from '../parts/saveFile'
 import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
+import { readManualFile, saveManual } from './manualFiles'
 import { useItems, useUnreadableItems, type KeptOf } from '../state/useItems'
 
 /** The drives' manuals that the shop keeps; conversions that took one keep the version that they took. */
@@ -21,14 +21,7 @@ export function Manuals({ shopId }: { shopId: string }) {
   const [faults, setFaults] = useState<Fault[]>([])
   if (!items) return null
   const fromFile = async (file: File) => {
-    let document: unknown
-    try {
-      document = JSON.parse(await file.text())
-    } catch {
-      setFaults([{ field: '', message: `${file.name} is no JSON file.` }])
-      return
-    }
-    const read = readManual(document)
+    const read = await readManualFile(file)
     if (!read.ok) {
       setFaults(read.faults)
       return
@@ -70,16 +63,7 @@ export function Manuals({ shopId }: { shopId: string }) {
           How one drive names its screws and codes. A worksheet in a machine’s wiring makes one from the board itself.
         </p>
       </div>
-      {faults.length > 0 && (
-        <ul role="alert" className="list-disc pl-5 text-oxide">
-          {faults.slice(0, 12).map(({ field, message }, i) => (
-            <li key={i}>
-              {field && <b className="font-semibold">{field} </b>}
-              {message}
-            </li>
-          ))}
-        </ul>
-      )}
+      <FaultList faults={faults} />
       {unreadable.map((line) => (
         <p key={line.id} role="note" className="rounded-md border border-brass bg-brass-wash px-3 py-2">
           <Mark kind="watch" /> <b className="font-semibold">{line.name}</b> cannot be read by this release:{' '}
@@ -106,9 +90,7 @@ export function Manuals({ shopId }: { shopId: string }) {
                 <IconButton
                   label={`${kept.name} to a file`}
                   icon={Download}
-                  onClick={() =>
-                    saveFile(`${kept.name}.json`, 'application/json', JSON.stringify(manualFile(kept.item), null, 2))
-                  }
+                  onClick={() => saveManual(kept.item, kept.name)}
                 />
                 <IconButton label={`Take ${kept.name} out`} icon={Trash2} onClick={() => void takeOut(kept)} />
               </li>

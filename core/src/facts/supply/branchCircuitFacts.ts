@@ -1,4 +1,4 @@
-import type { Plan } from '../../plan'
+import { regionOf } from '../../plan'
 import { cable, protection } from '../../supply'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
@@ -17,10 +17,6 @@ export interface BranchCircuitFacts {
   askedMm2: FigureState | undefined
   drop: FigureState
 }
-
-/** Whose rules: as said, else by the mains hertz. */
-export const regionOf = ({ supply }: Plan): 'iec' | 'nec' | undefined =>
-  supply.region ?? (supply.frequencyHz === undefined ? undefined : supply.frequencyHz > 55 ? 'nec' : 'iec')
 
 /** The conductors that the drive stands on. */
 function standsOn({ plan, supply }: Knowing<{ supply: SupplyFacts }>) {

@@ -1,6 +1,6 @@
 import { amount, message } from '../../quantities'
 import { set } from '../../plan'
-import { conductorColours, colourFor } from '../../wiring/conductors'
+import { colourFor, colourWords } from '../../wiring/conductors'
 import { endOf, isLive, type Wire } from '../../wiring/model'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
@@ -222,14 +222,13 @@ export const earthChecks = [
           [w.from, w.to].some((end) => isLive(circuit.nets.terminal(end)?.potential)),
       )
       const [first] = [...wrong, ...live]
-      const word = (code: string): string => conductorColours[code as keyof typeof conductorColours].words
       return first === undefined
-        ? good(message`Earth is ${word(earth)} and nothing else is; no live wire is ${word(neutral)}.`)
+        ? good(message`Earth is ${colourWords(earth)} and nothing else is; no live wire is ${colourWords(neutral)}.`)
         : {
             severity: 'stop',
             title: message`A wire in a colour that says something else`,
-            says: message`Wire ${String(first.number)}, ${first.purpose}, is ${first.colour in conductorColours ? word(first.colour) : first.colour}.`,
-            why: `The next person trusts colours. Earth is ${word(earth)} here, neutral ${word(neutral)}.`,
+            says: message`Wire ${String(first.number)}, ${first.purpose}, is ${colourWords(first.colour)}.`,
+            why: `The next person trusts colours. Earth is ${colourWords(earth)} here, neutral ${colourWords(neutral)}.`,
             path: 'wiring.changes',
           }
     },

@@ -1,6 +1,7 @@
 import { message, amount } from '../../quantities'
 import { set } from '../../plan'
-import { endOf, isBus, isMotor } from '../../wiring/model'
+import { endOf, isBus } from '../../wiring/model'
+import { clashes } from '../../wiring/nets'
 import { doesNotApply, good, isUnjudged, lacks, need, typed } from '../answer'
 import type { Answer } from '../finding'
 import { conducts, deviceBy, driveEnds, endWords, mainsNets, netOf, ofChoices, ofWiring, type Circuit } from './wired'
@@ -212,25 +213,13 @@ export const powerChecks = [
   ofWiring(
     { id: 'wiring.clash', asks: 'No two potentials on one wire', by: 'first-power', danger: true },
     (circuit): Answer => {
-      const found = circuit.nets.all().filter((net) => {
-        const kinds = new Set(
-          net.flatMap((end) => {
-            const p = circuit.nets.terminal(end)?.potential
-            return p === undefined ? [] : [isMotor(p) ? 'motor' : isBus(p) ? 'bus' : p]
-          }),
-        )
-        return (
-          kinds.size > 1 &&
-          ![...kinds].every((k) => k === '0V' || k === 'a0V') &&
-          ![...kinds].every((k) => k === '24V' || k === 'sto')
-        )
-      })
+      const found = clashes(circuit.nets)
       return found.length === 0
         ? good(message`Every wire has one.`)
         : {
             severity: 'stop',
             title: message`Two potentials meet`,
-            says: message`${found.map((net) => net.map((end) => endWords(circuit, end)).join(', ')).join('; ')}.`,
+            says: message`${found.map(({ ends }) => ends.map((end) => endWords(circuit, end)).join(', ')).join('; ')}.`,
             why: 'A short circuit, or signals at the mains.',
             path: 'wiring.changes',
           }

@@ -1,30 +1,10 @@
-import { terminalFunctions, type TerminalFunction } from '../../manual/terminalFunctions'
+import { switchFunctions, terminalFunctions } from '../../manual/terminalFunctions'
 import { amount, amps, listed, message, volts } from '../../quantities'
 import { set } from '../../plan'
 import { endOf, type End } from '../../wiring/model'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
 import { conducts, deviceBy, driveEnds, endWords, mainsNets, netOf, ofChoices, ofWiring, type Circuit } from './wired'
-
-const switchInputs: readonly TerminalFunction[] = [
-  'run-forward',
-  'run-reverse',
-  'run',
-  'direction',
-  'start',
-  'stop-open',
-  'enable',
-  'quick-stop',
-  'fault-reset',
-  'outside-fault',
-  'jog',
-  'preset-1',
-  'preset-2',
-  'preset-3',
-  'speed-up',
-  'speed-down',
-  'second-ramps',
-]
 
 /** A knob's lead longer than this wants a shield. */
 const KNOB_LEAD_M = 2
@@ -75,7 +55,7 @@ export const signalChecks = [
   ofWiring(
     { id: 'wiring.sink-and-source', asks: 'All switches closed to one side', by: 'first-spin', danger: true },
     (circuit): Answer => {
-      const sides = driveEnds(circuit, ...switchInputs).map((end) => {
+      const sides = driveEnds(circuit, ...switchFunctions).map((end) => {
         const reached = throughContacts(circuit, end)
         return { end, to24: has(circuit, reached, '24V', 'sto'), to0: has(circuit, reached, '0V') }
       })
@@ -108,7 +88,7 @@ export const signalChecks = [
 
   ofWiring({ id: 'wiring.sink', asks: 'Sink or source', by: 'first-spin' }, (circuit): Answer => {
     const { manual, wiring } = circuit
-    if (driveEnds(circuit, ...switchInputs).every((end) => throughContacts(circuit, end).size < 2))
+    if (driveEnds(circuit, ...switchFunctions).every((end) => throughContacts(circuit, end).size < 2))
       return doesNotApply('No switch is wired to it')
     if (wiring.logic === 'source') return good(message`Source: a chafed wire is no RUN.`)
     if (manual.logic === undefined && circuit.facts.plan.wiring.logic === undefined) return lacks('wiring.logic')

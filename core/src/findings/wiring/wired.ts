@@ -81,5 +81,5 @@ export function mainsNets(circuit: Circuit, not: (device: Device) => boolean = (
   return reached
 }
 
-/** Nets of the same conductors when every contact in the way is open: those that are live whatever is switched. */
+/** What an end is joined to by wires and joined screws alone. */
 export const netOf = ({ nets }: Circuit, end: End): string => nets.of(end)

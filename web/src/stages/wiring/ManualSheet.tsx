@@ -2,20 +2,18 @@ import { set } from '@zesty/core'
 import {
   emptyManual,
   jottedInto,
-  manualFile,
   readJottings,
-  readManual,
   terminalFunctions,
   terminalGroups,
   type Manual,
 } from '@zesty/core/manual'
-import type { Fault, Outcome } from '@zesty/core/rules'
+import type { Fault } from '@zesty/core/rules'
 import { Download } from 'lucide-react'
 import { useState } from 'react'
+import { readManualFile, saveManual } from '../../library/manualFiles'
+import { FaultList } from '../../parts/FaultList'
 import { FileButton } from '../../parts/FileButton'
-import { saveFile } from '../../parts/saveFile'
 import { api, problemText } from '../../state/api'
-import { LARGEST_IMPORT } from '../../state/importLimit'
 import { notice } from '../../state/notice'
 import { useChange, usePlan, useShopId } from '../../state/openPlan'
 import { useItems } from '../../state/useItems'
@@ -38,7 +36,7 @@ export function ManualSheet() {
     change(words, [set('manual', taken)])
   }
   const fromFile = async (file: File) => {
-    const read = file.size > LARGEST_IMPORT ? tooLarge : readManualText(await file.text())
+    const read = await readManualFile(file)
     if (read.ok) take(read.value, `The manual of ${read.value.name}`)
     else setFaults(read.faults)
   }
@@ -83,13 +81,7 @@ export function ManualSheet() {
         <FileButton label="Manual file" accept="application/json,.json" words="From a file" onFile={fromFile} />
         {manual && (
           <>
-            <button
-              type="button"
-              className="btn btn-quiet"
-              onClick={() =>
-                saveFile(`${manual.name}.json`, 'application/json', JSON.stringify(manualFile(manual), null, 2))
-              }
-            >
+            <button type="button" className="btn btn-quiet" onClick={() => saveManual(manual)}>
               <Download size={18} aria-hidden="true" /> To a file
             </button>
             <button type="button" className="btn" disabled={isLoading} onClick={() => void keepIt()}>
@@ -109,16 +101,7 @@ export function ManualSheet() {
           </button>
         </p>
       )}
-      {faults.length > 0 && (
-        <ul role="alert" className="mt-2 list-disc pl-5 text-oxide">
-          {faults.slice(0, 12).map(({ field, message }, i) => (
-            <li key={i}>
-              {field && <b className="font-semibold">{field} </b>}
-              {message}
-            </li>
-          ))}
-        </ul>
-      )}
+      <FaultList faults={faults} />
       <Jotted onTake={(jotted) => take(jotted, 'As jotted')} />
       <Worksheet
         manual={manual ?? emptyManual(plan.drive.name ?? plan.name)}
@@ -126,20 +109,6 @@ export function ManualSheet() {
       />
     </section>
   )
-}
-
-const refused = (message: string): Outcome<Manual> => ({ ok: false, faults: [{ field: '', message }] })
-const tooLarge = refused('It is larger than 2 MB; is it the right file?')
-
-/** A manual’s file, or why it is none. */
-function readManualText(text: string): Outcome<Manual> {
-  let document: unknown
-  try {
-    document = JSON.parse(text)
-  } catch {
-    return refused('It is no JSON file.')
-  }
-  return readManual(document)
 }
 
 function ManualInUse({ manual }: { manual: Manual }) {

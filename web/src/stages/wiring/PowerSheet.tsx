@@ -1,4 +1,4 @@
-import { regionOfPlan } from './regionOfPlan'
+import { regionOf } from '@zesty/core'
 import { usePlan } from '../../state/openPlan'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
 import { Disclosure } from '../../parts/Disclosure'
@@ -9,7 +9,7 @@ export function PowerSheet() {
   const plan = usePlan()
   const { wiring, motor, controls } = plan
   const mushroom = controls.emergencyStop !== undefined && controls.emergencyStop !== 'none'
-  const nec = regionOfPlan(plan) === 'nec'
+  const nec = regionOf(plan) === 'nec'
   const switched = wiring.isolator !== undefined && wiring.isolator !== 'plug' && wiring.isolator !== 'none'
   return (
     <section className="sheet mb-3" aria-labelledby="power">

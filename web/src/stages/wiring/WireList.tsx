@@ -1,4 +1,4 @@
-import { conductorColours, cutList, scheduleCsv, scheduleOf, type ScheduleRow, type Wiring } from '@zesty/core/wiring'
+import { conductorPaint, cutList, scheduleCsv, scheduleOf, type ScheduleRow, type Wiring } from '@zesty/core/wiring'
 import { set, type WireChange } from '@zesty/core'
 import {
   columnFilteringFeature,
@@ -233,8 +233,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
 }
 
 function Swatch({ letters }: { letters: string }) {
-  const paint =
-    letters in conductorColours ? conductorColours[letters as keyof typeof conductorColours].paint : '#5d646b'
+  const paint = conductorPaint(letters)
   return (
     <span
       aria-hidden="true"
