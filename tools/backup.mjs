@@ -17,6 +17,7 @@ export const TABLES = [
   'revisions',
   'entries',
   'measurements',
+  'photos',
   'library_items',
   'people',
   'marks',
@@ -25,8 +26,11 @@ export const TABLES = [
 /** Who was let in, and who may be: after a restore devices are paired anew, also those that were withdrawn since. */
 export const NOT_KEPT = ['attempts', 'devices', 'invitations']
 
-/** Rows that are fetched at once: a plan is some kilobytes. */
+/** Rows that are fetched at once: a plan is some kilobytes, a photo up to two megabytes as text. */
 const AT_ONCE = 200
+const PHOTOS_AT_ONCE = 8
+/** @param {string} table */
+const atOnce = (table) => (table === 'photos' ? PHOTOS_AT_ONCE : AT_ONCE)
 
 const USAGE = {
   backup: `./zesty backup [FILE]     keeps the whole database in FILE, for its owner alone
@@ -93,9 +97,9 @@ async function* everyRow(client) {
     if (!there[0].there) continue
     await client.query(`declare every_row no scroll cursor for select row_to_json(t)::text as row from "${table}" t`)
     for (;;) {
-      const { rows } = await client.query(`fetch ${AT_ONCE} from every_row`)
+      const { rows } = await client.query(`fetch ${atOnce(table)} from every_row`)
       for (const { row } of rows) yield { table, row: /** @type {string} */ (row) }
-      if (rows.length < AT_ONCE) break
+      if (rows.length < atOnce(table)) break
     }
     await client.query('close every_row')
   }
@@ -154,7 +158,7 @@ async function fill(url, file, migration) {
     for await (const { table, row } of rowsOf(file)) {
       if (!TABLES.includes(table)) throw new Trouble(`${file} has rows of ${table}, which this release does not know.`)
       ;(waiting[table] ??= []).push(row)
-      if ((waiting[table]?.length ?? 0) >= AT_ONCE) for (const before of TABLES) await put(before)
+      if ((waiting[table]?.length ?? 0) >= atOnce(table)) for (const before of TABLES) await put(before)
     }
     for (const table of TABLES) await put(table)
     await client.query('commit')

@@ -7,6 +7,7 @@ import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'
 import { LibraryModule } from './library/library.module'
 import { MeasurementsModule } from './measurements/measurements.module'
+import { PhotosModule } from './photos/photos.module'
 import { RulesModule } from './rules/rules.module'
 import { ShopsModule } from './shops/shops.module'
 
@@ -26,6 +27,7 @@ export class AppModule {
         ShopsModule,
         ConversionsModule.of(release),
         MeasurementsModule,
+        PhotosModule,
         LibraryModule.of(samples),
         RulesModule,
       ],

@@ -3,6 +3,7 @@ import compress from '@fastify/compress'
 import { NestFactory } from '@nestjs/core'
 import type { NestFastifyApplication } from '@nestjs/platform-fastify'
 import { SwaggerModule, type OpenAPIObject } from '@nestjs/swagger'
+import { LARGEST_CONVERSION_FILE } from '@zesty/core/http'
 import type { LibraryItem } from '@zesty/core/library'
 import type { Network } from './access/network'
 import { QuickAdapter } from './answers/quickAdapter'
@@ -43,7 +44,7 @@ export interface ApplicationOptions {
 /** The whole application, ready to listen. */
 export async function createApplication(options: ApplicationOptions) {
   const { db, samples, release, webRoot, docsRoot, network, openApi } = options
-  const adapter = new QuickAdapter(BODY_LIMIT)
+  const adapter = new QuickAdapter(BODY_LIMIT, LARGEST_CONVERSION_FILE)
   const app = await NestFactory.create<NestFastifyApplication>(AppModule.of(db, samples, release, network), adapter, {
     bodyParser: false,
     logger: ['error', 'warn', 'fatal'],

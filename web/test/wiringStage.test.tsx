@@ -1,14 +1,16 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { evaluate, fieldAt, set, type Plan } from '@zesty/core'
+import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
 import { emptyManual } from '@zesty/core/manual'
 import { stepsOf, wiringOf, type Wiring } from '@zesty/core/wiring'
-import { cleanup, fireEvent, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { usePlan } from '../src/state/openPlan'
-import { AsFoundSheet } from '../src/stages/wiring/AsFoundSheet'
+import { AsFoundSheet } from '../src/stages/survey/AsFoundSheet'
 import { BuildSheet } from '../src/stages/wiring/BuildSheet'
 import { ChecksSheet } from '../src/stages/wiring/ChecksSheet'
 import { ControlsSheet } from '../src/stages/wiring/ControlsSheet'
 import { Drawings } from '../src/stages/wiring/Drawings'
+import { OldWires } from '../src/stages/wiring/OldWires'
 import { PartsSheet } from '../src/stages/wiring/PartsSheet'
 import { WireList } from '../src/stages/wiring/WireList'
 import { Worksheet } from '../src/stages/wiring/Worksheet'
@@ -59,6 +61,27 @@ describe('the wire list', () => {
   })
 })
 
+test('a wire more is drawn, listed, and kept', () => {
+  show(<Live of={WireList} />, lathe())
+  const before = wired().wires.length
+  fireEvent.click(screen.getByRole('button', { name: 'A wire more' }))
+  const dialog = within(screen.getByRole('dialog'))
+  const keep = dialog.getByRole('button', { name: 'Keep it so' })
+  fireEvent.change(dialog.getByLabelText('From'), { target: { value: 'drive.u' } })
+  fireEvent.change(dialog.getByLabelText('To'), { target: { value: 'drive.u' } })
+  expect(dialog.getByRole('alert').textContent).toMatch(/one terminal/)
+  expect(keep).toHaveProperty('disabled', true)
+  fireEvent.change(dialog.getByLabelText('To'), { target: { value: 'drive.v' } })
+  fireEvent.change(dialog.getByLabelText('Size, where it is another'), { target: { value: '900 mm2' } })
+  expect(keep).toHaveProperty('disabled', true)
+  fireEvent.change(dialog.getByLabelText('Size, where it is another'), { target: { value: '1.5' } })
+  fireEvent.change(dialog.getByLabelText('What it is for'), { target: { value: 'a probe' } })
+  fireEvent.click(keep)
+  expect(wired().wires).toHaveLength(before + 1)
+  expect(wired().wires.at(-1)).toMatchObject({ from: 'drive.u', to: 'drive.v', areaMm2: 1.5, byHand: 'a probe' })
+  expect(screen.getByRole('heading', { name: `Wire list, ${before + 1} wires` })).toBeTruthy()
+})
+
 describe('build and prove', () => {
   const current = () => screen.getByRole('article')
   test('goes on where somebody stopped, and keeps the day', () => {
@@ -82,20 +105,31 @@ describe('build and prove', () => {
     fireEvent.click(screen.getByRole('button', { name: 'They are as planned again' }))
     expect(wired().wires.find((w) => w.key === 'motor-u/1')?.from).toBe('drive.u')
   })
-  test('judges a reading as it is typed, and refuses what it cannot read', () => {
+  test('judges a reading as it is typed, keeps it as a row among the readings, and refuses what it cannot read', async () => {
+    const rows: Measurement[] = []
+    const answer = (body: unknown, status = 200) =>
+      Promise.resolve(new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } }))
+    globalThis.fetch = jest.fn((request: { url: string; method?: string; body?: string }) => {
+      if (!request.url.endsWith('/measurements')) return answer([])
+      if (request.method === 'POST')
+        rows.push(...(JSON.parse(request.body ?? '') as { measurements: Measurement[] }).measurements)
+      return request.method === 'POST' ? answer({ added: 1, measured: fitMeasurements(rows) }, 201) : answer(rows)
+    }) as unknown as typeof fetch
     show(<Live of={BuildSheet} />, lathe())
     fireEvent.change(screen.getByLabelText('Step'), { target: { value: 'earth' } })
-    const field = screen.getByLabelText(/^Frame to the earth bar/)
     const type = (value: string) => {
+      const field = screen.getByLabelText(/^Frame to the earth bar/)
       fireEvent.change(field, { target: { value } })
       fireEvent.blur(field)
     }
     type('0.05')
-    expect(open().plan.wiring.steps?.['earth']?.readings?.['frame']).toBe(0.05)
-    expect(screen.getByText('Good')).toBeTruthy()
-    fireEvent.change(screen.getByLabelText(/^Frame to the earth bar/), { target: { value: 'much' } })
-    fireEvent.blur(screen.getByLabelText(/^Frame to the earth bar/))
-    expect(open().plan.wiring.steps?.['earth']?.readings?.['frame']).toBe(0.05)
+    expect(await screen.findByText('Good')).toBeTruthy()
+    await waitFor(() => expect(rows).toMatchObject([{ kind: 'resistance', value: 0.05, of: 'Frame to the earth bar' }]))
+    type('much')
+    expect(rows).toHaveLength(1)
+    type('0.4')
+    expect(await screen.findByText('Not as it should be: stop here')).toBeTruthy()
+    expect(open().plan.wiring.steps?.['earth']?.readings).toBeUndefined()
   })
   test('what is left for later is a loose end; a typed one goes when it is undone', () => {
     show(<Live of={BuildSheet} />, lathe())
@@ -135,6 +169,42 @@ describe('parts, checks, and what was found', () => {
     expect(screen.getByText(/^Still to pay for.*: \D*1[23]/)).toBeTruthy()
     fireEvent.change(screen.getByLabelText(/^Cable glands is/), { target: { value: 'had' } })
     expect(open().plan.wiring.parts?.['glands']).toEqual({ price: 12.5, state: 'had' })
+  })
+  test('parts and tools are a table: sorted, found, filtered; what is no price is said', () => {
+    show(<Live of={PartsSheet} />, lathe())
+    const rows = () => within(screen.getByRole('table')).getAllByRole('row').slice(1)
+    const all = rows().length
+    fireEvent.click(screen.getByRole('button', { name: 'Part or tool' }))
+    const first = () => rows()[0]?.querySelector('td')?.textContent ?? ''
+    expect(first()).toMatch(/^Cable glands/)
+    fireEvent.click(screen.getByRole('button', { name: 'Part or tool' }))
+    expect(first()).toMatch(/^3 cores/)
+    fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'tool' } })
+    expect(rows().length).toBeLessThan(all)
+    // As tight as this drive's manual says.
+    expect(rows().some((r) => /Torque screwdriver, [\d.]+( to [\d.]+)? N m/.test(r.textContent))).toBe(true)
+    fireEvent.change(screen.getByLabelText('Find'), { target: { value: 'clamp meter' } })
+    expect(rows()).toHaveLength(1)
+    const price = screen.getByLabelText(/^Price of Clamp meter/)
+    fireEvent.change(price, { target: { value: 'dear' } })
+    fireEvent.blur(price)
+    expect(screen.getByRole('alert').textContent).toMatch(/A number from 0/)
+    expect(open().plan.wiring.parts?.['tool-clamp']).toBeUndefined()
+  })
+  test('what is paid is not to be paid once more', () => {
+    show(<Live of={PartsSheet} />, lathe(set('wiring.parts', { glands: { price: 12, state: 'paid' } })))
+    expect(screen.getByText(/^Still to pay for.*: \D*0/)).toBeTruthy()
+  })
+  test('an old wire is told what becomes of it, and the step says so', () => {
+    show(<Live of={OldWires} />, lathe())
+    const steps = () => stepsOf(open().plan, wired()).find(({ id }) => id === 'old-off')?.do
+    expect(steps()?.[0]).toMatch(/nobody said what becomes of it/)
+    fireEvent.change(screen.getByLabelText('What becomes of 1'), { target: { value: 'off' } })
+    fireEvent.change(screen.getByLabelText('What becomes of 3'), { target: { value: 'used' } })
+    const wire = wired().wires.find((w) => w.key === 'motor-u/1')
+    fireEvent.change(screen.getByLabelText('3 is used again as'), { target: { value: wire?.key } })
+    expect(steps()?.[0]).toMatch(/: off, at both ends/)
+    expect(steps()?.[2]).toContain(`is wire ${wire?.number ?? ''} from now on`)
   })
   test('every check of the wiring has its answer', () => {
     show(<ChecksSheet />, lathe())

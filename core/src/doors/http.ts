@@ -63,6 +63,24 @@ export {
   type NewMeasurements,
   newMeasurementsSchema,
 } from '../http/measurements'
+export {
+  type KeptPhoto,
+  keptPhotoSchema,
+  type NewPhoto,
+  newPhotoSchema,
+  type PhotoNote,
+  photoNoteSchema,
+} from '../http/photos'
+export {
+  type CarriedPhoto,
+  LARGEST_CONVERSION_FILE,
+  LARGEST_PHOTO,
+  LONGEST_SIDE,
+  MOST_PHOTO_BYTES,
+  type Photo,
+  type PhotoSubject,
+  photoSubjects,
+} from '../photos/photo'
 export { measuredSchema } from '../measurements/measured'
 export { conflictSchema, type Problem, problemSchema } from '../http/problem'
 export { ruleLineSchema, ruleWordsSchema } from '../http/ruleWords'

@@ -36,7 +36,7 @@ export { type Connection, connections, coolings, insulationClasses, type MotorPl
 export { mergePlans } from '../plan/mergePlans'
 export { applyPatch, type Change, inversePatch, type Patch, set, valueAt } from '../plan/patch'
 export { type DrivePlate, emptyPlan, type Holder, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
-export type { StepRecord, WireChange } from '../plan/wiring'
+export { foundWireFates, partStates, type StepRecord, type WireChange } from '../plan/wiring'
 export type { PlanPath, PositionPath, TransmissionStagePath } from '../plan/planPath'
 export { claimOf, isReadBack, plannedWork, planWork, withPlannedDone } from '../plan/planned'
 export { namedPositions } from '../plan/positionName'

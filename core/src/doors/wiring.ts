@@ -12,15 +12,8 @@ export {
   type Wire,
   type Wiring,
 } from '../wiring/model'
-export {
-  cutList,
-  endNames,
-  partsOf,
-  scheduleCsv,
-  scheduleOf,
-  type PartLine,
-  type ScheduleRow,
-} from '../wiring/schedule'
+export { cutList, endNames, scheduleCsv, scheduleOf, type ScheduleRow } from '../wiring/schedule'
+export { partsCsv, partsOf, stillToPay, toolsOf, type PartLine } from '../wiring/parts'
 export { wiringOf } from '../wiring/wiringOf'
 // Its sheets, laid out and drawn in mm.
 export { paperPaints, toSvg } from '../drawing/svg'
@@ -33,5 +26,5 @@ export { sheetsOf, type SchematicSheet } from '../schematic/sheetsOf'
 // The work, a step at a time.
 export { answerStep, swapLeads } from '../sequence/answerStep'
 export { looseEndsOf, whereItStopped, type LooseEnd } from '../sequence/looseEnds'
-export { buildParts, judgeReading, type BuildStep, type StepReading } from '../sequence/step'
+export { buildParts, isOfStep, judgeReading, readAtStep, type BuildStep, type StepReading } from '../sequence/step'
 export { firstSpinSettings, stepsOf } from '../sequence/stepsOf'

@@ -8,7 +8,7 @@ import {
   type Sample,
   type Series,
 } from './measured'
-import type { FitReading } from './measurement'
+import { WINDING_TO_FRAME, type FitReading } from './measurement'
 import { median, robust } from './robust'
 
 /** Two readings of one thing that differ by more than this share do not agree. */
@@ -38,6 +38,7 @@ export function fitMeasurements(all: readonly FitReading[]): Measured {
     positions[id] = fitPosition(readings, id === '' ? undefined : id, disagreements)
   const { '': anywhere = {}, ...named } = positions
   const whole = (kind: FitReading['kind']) => (of.get(kind) ?? []).map(sample)
+  const windings = (of.get('insulation') ?? []).filter((m) => m.of === undefined || m.of === WINDING_TO_FRAME)
   const amps = (of.get('amps') ?? []).reduce<Partial<Record<'u' | 'v' | 'w', number[]>>>((read, { lead, value }) => {
     if (lead !== undefined) (read[lead] ??= []).push(value)
     return read
@@ -47,7 +48,7 @@ export function fitMeasurements(all: readonly FitReading[]): Measured {
     positions: named,
     anywhere,
     seatTorqueNm: agreeing(whole('seat-torque'), 'seat-torque', undefined, AGREE_BY_HAND, disagreements),
-    insulation: agreeing(whole('insulation'), 'insulation', undefined, 1, disagreements),
+    insulation: agreeing(windings.map(sample), 'insulation', undefined, 1, disagreements),
     runUpS: robust(whole('run-up'), AGREE_BY_HAND),
     amps: Object.fromEntries(Object.entries(amps).map(([lead, values]) => [lead, median(values)])),
     disagreements: disagreements.slice(0, MOST_TOLD),

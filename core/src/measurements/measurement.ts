@@ -24,12 +24,13 @@ export const measurementKinds = {
   'surface-speed': kind('Blade or belt speed', 'surfaceSpeed', 0.1, 6000),
   hertz: kind('Hertz on the drive', 'frequency', 0.1, 1500),
   amps: kind('Amps', 'current', 0.001, 1000),
-  volts: kind('Volts', 'voltage', 0.1, 2000),
+  volts: kind('Volts', 'voltage', 0, 2000),
   'run-up': kind('Seconds up', 'time', 0.01, 3600),
   'run-down': kind('Seconds down, braked', 'time', 0.01, 3600),
   coast: kind('Coast', 'time', 0.05, 7200),
   temperature: kind('Temperature', 'temperature', -40, 400),
   insulation: kind('Insulation', 'insulation', 0.001, 100_000),
+  resistance: kind('Ohms', 'resistance', 0, 1e6),
   'seat-torque': kind('Torque that loosens the chuck', 'torque', 0.5, 2000),
   dial: kind('Dial mark', 'number', 0, 1000),
 } as const satisfies Record<string, Kind>
@@ -37,6 +38,9 @@ export const measurementKinds = {
 export type MeasurementKind = keyof typeof measurementKinds
 
 export const leads = { u: 'First lead', v: 'Second lead', w: 'Third lead' } as const
+
+/** What an insulation reading is of where it is the motor's own; of a cable with its motor it is another thing. */
+export const WINDING_TO_FRAME = 'Winding to frame'
 
 const optionalText = (longest: number) => text(longest).optional()
 const number = (least: number, most: number) => z.number().min(least).max(most).optional()
@@ -79,7 +83,7 @@ export type Reading = z.output<typeof readingSchema>
 /** What of a kept reading the fit looks at. */
 export type FitReading = Pick<
   Measurement,
-  'id' | 'kind' | 'value' | 'lead' | 'positionId' | 'hz' | 'motorRpm' | 'fromRpm' | 'toRpm'
+  'id' | 'kind' | 'value' | 'lead' | 'of' | 'positionId' | 'hz' | 'motorRpm' | 'fromRpm' | 'toRpm'
 >
 
 /** A reading that is kept. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { MOST_READINGS, readingSchema, type Reading } from '../measurements/measurement'
+import { carriedPhotosSchema, type CarriedPhoto } from '../photos/photo'
 import { faultsOf, firstFaults, type Fault, type Outcome } from '../rules/rule'
 import { planSchema, type Plan } from './plan'
 import { readPlan } from './upgrade'
@@ -9,9 +10,14 @@ export const CONVERSION_FORMAT = 'zesty-lathe/conversion'
 
 const readingsSchema = z.array(readingSchema).max(MOST_READINGS)
 
-/** A conversion as it travels between shops: the format's name, one plan, and what was read off the machine. */
+/** A conversion as it travels between shops: the format's name, one plan, what was read off the machine, and its photos. */
 export const conversionFileSchema = z
-  .strictObject({ format: z.literal(CONVERSION_FORMAT), plan: planSchema, measurements: readingsSchema.optional() })
+  .strictObject({
+    format: z.literal(CONVERSION_FORMAT),
+    plan: planSchema,
+    measurements: readingsSchema.optional(),
+    photos: carriedPhotosSchema.optional(),
+  })
   .meta({
     title: 'Zesty Lathe conversion',
     description: 'One machine’s change to variable speed. Quantities are in the unit their key names.',
@@ -20,16 +26,22 @@ export const conversionFileSchema = z
 export type ConversionFile = z.output<typeof conversionFileSchema>
 
 /** The document that `readConversionFile` reads, to be kept as JSON. */
-export const conversionFile = (plan: Plan, measurements: readonly Reading[] = []): ConversionFile => ({
+export const conversionFile = (
+  plan: Plan,
+  measurements: readonly Reading[] = [],
+  photos: readonly CarriedPhoto[] = [],
+): ConversionFile => ({
   format: CONVERSION_FORMAT,
   plan,
   ...(measurements.length === 0 ? {} : { measurements: [...measurements] }),
+  ...(photos.length === 0 ? {} : { photos: [...photos] }),
 })
 
 /** What a conversion file holds. */
 export interface ConversionRead {
   plan: Plan
   measurements: Reading[]
+  photos: CarriedPhoto[]
 }
 
 /**
@@ -40,20 +52,22 @@ export interface ConversionRead {
 export function readConversionFile(document: unknown): Outcome<ConversionRead> {
   if (typeof document !== 'object' || document === null || Array.isArray(document))
     return { ok: false, faults: [{ field: '', message: 'a conversion file must hold one JSON object' }] }
-  const { format, plan, measurements = [], ...rest } = document as Record<string, unknown>
+  const { format, plan, measurements = [], photos = [], ...rest } = document as Record<string, unknown>
   if (format !== CONVERSION_FORMAT)
     return { ok: false, faults: [{ field: 'format', message: `must be "${CONVERSION_FORMAT}"` }] }
   const extra = Object.keys(rest).map((key) => ({ field: key, message: 'is not a key known here' }))
   const read = readPlan(plan)
   const readings = readingsSchema.safeParse(measurements)
-  if (read.ok && readings.success && extra.length === 0)
-    return { ok: true, value: { plan: read.value, measurements: readings.data } }
+  const pictures = carriedPhotosSchema.safeParse(photos)
+  if (read.ok && readings.success && pictures.success && extra.length === 0)
+    return { ok: true, value: { plan: read.value, measurements: readings.data, photos: pictures.data } }
   return {
     ok: false,
     faults: [
       ...extra,
       ...(read.ok ? [] : within('plan', read.faults)),
       ...(readings.success ? [] : firstFaults(within('measurements', faultsOf(readings.error, measurements)))),
+      ...(pictures.success ? [] : firstFaults(within('photos', faultsOf(pictures.error, photos)))),
     ],
   }
 }

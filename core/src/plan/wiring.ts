@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { text } from '../rules/text'
-import { choice, count, id, quantity, words, yesNo } from './field'
+import { choice, count, id, on, quantity, words, yesNo } from './field'
 
 export const runSwitches = {
   selector: 'A new switch',
@@ -83,7 +83,13 @@ export const wireChangeSchema = z.strictObject({
   why: words('Why', 200),
 })
 
-/** One wire as it was found before anything was stripped. */
+export const foundWireFates = {
+  off: 'Comes off',
+  stays: 'Stays where it is',
+  used: 'Is used again',
+} as const
+
+/** One wire as it was found before anything was stripped, and what becomes of it. */
 export const foundWireSchema = z.strictObject({
   id,
   tag: words('Tag', 20, 'What you put on it, or what was printed'),
@@ -91,6 +97,9 @@ export const foundWireSchema = z.strictObject({
   to: words('To', 60),
   colour: words('Colour', 30),
   note: words('Note', 200),
+  becomes: choice('What becomes of it', foundWireFates),
+  /** Of one that is used again: which wire of the new wiring it is, by its key. */
+  as: text(80).optional().meta({ label: 'Used again as' }),
 })
 
 export const stepAnswers = { done: 'Done', wrong: 'Not as it should be', skipped: 'Left for later' } as const
@@ -100,6 +109,7 @@ export const stepRecordSchema = z.strictObject({
   answer: choice('Answer', stepAnswers),
   ticked: z.array(text(80)).max(80).optional().meta({ label: 'Ticked' }),
   tugged: z.array(text(80)).max(80).optional().meta({ label: 'Tugged' }),
+  /** Of plans kept before readings were rows of their own: they count where no row says otherwise. */
   readings: z
     .record(text(80), z.number().min(-1e9).max(1e9))
     .refine((all) => Object.keys(all).length <= 40, 'at most 40 readings')
@@ -175,7 +185,8 @@ export const wiringSchema = z.strictObject({
   ),
   driveShortCircuitA: quantity('current', 'Short-circuit rating of the drive', 100, 200_000, 'By its manual'),
   changes: z.array(wireChangeSchema).max(60).optional().meta({ label: 'Wired otherwise' }),
-  asFound: z.array(foundWireSchema).max(120).optional().meta({ label: 'Wires as found' }),
+  // Listed before anything is stripped, long before anybody thinks of the new wiring.
+  asFound: on('survey', z.array(foundWireSchema).max(120).optional().meta({ label: 'Wires as found' })),
   numbers: keyed(z.number().int().min(1).max(999), 200).optional().meta({ label: 'Wire numbers' }),
   steps: keyed(stepRecordSchema, 120).optional().meta({ label: 'Steps of the build' }),
   parts: keyed(partSchema, 200).optional().meta({ label: 'Parts' }),

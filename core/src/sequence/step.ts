@@ -1,3 +1,4 @@
+import { measurementKinds, type MeasurementKind, type Reading } from '../measurements/measurement'
 import type { Dimension } from '../quantities'
 
 export const buildParts = {
@@ -18,11 +19,46 @@ export type BuildPart = keyof typeof buildParts
 export interface StepReading {
   id: string
   label: string
+  /** What row among the readings of the machine it is. */
+  row: { kind: MeasurementKind; of: string; lead?: 'u' | 'v' | 'w' }
   dimension: Dimension
   least?: number
   most?: number
   /** Readings of one name must be alike within this share of their mean. */
   alike?: number
+}
+
+/** Something to measure, as a row among the readings of the machine; what it is of is its label unless said. */
+export function stepReading(
+  id: string,
+  label: string,
+  kind: MeasurementKind,
+  limits: Pick<StepReading, 'least' | 'most' | 'alike'>,
+  more: { of?: string; lead?: 'u' | 'v' | 'w' } = {},
+): StepReading {
+  const row = { kind, of: more.of ?? label, ...(more.lead === undefined ? {} : { lead: more.lead }) }
+  return { id, label, row, dimension: measurementKinds[kind].dimension, ...limits }
+}
+
+/** Whether a reading of the machine is what a step asks for. */
+export const isOfStep = ({ row }: StepReading, reading: Pick<Reading, 'kind' | 'of' | 'lead'>): boolean =>
+  reading.kind === row.kind && reading.of === row.of && reading.lead === row.lead
+
+/** What was read at a step: of each thing the newest reading of the machine, by the step's own names. */
+export function readAtStep(
+  step: Pick<BuildStep, 'readings'>,
+  before: Readonly<Record<string, number>> | undefined,
+  readings: readonly Reading[],
+): Record<string, number> {
+  const read = { ...before }
+  const taken: Record<string, string> = {}
+  for (const reading of readings)
+    for (const asked of step.readings)
+      if (isOfStep(asked, reading) && reading.takenAt >= (taken[asked.id] ?? '')) {
+        taken[asked.id] = reading.takenAt
+        read[asked.id] = reading.value
+      }
+  return read
 }
 
 /** One step of the work: what to do, which wires, what is then seen or measured. */

@@ -1,7 +1,9 @@
+import { WINDING_TO_FRAME } from '../measurements/measurement'
 import { settingNames, type SettingId } from '../stages/settingNames'
 import type { Plan } from '../plan'
 import type { Wire, WireGroup, Wiring } from '../wiring/model'
-import type { BuildStep } from './step'
+import { endNames } from '../wiring/schedule'
+import { stepReading, type BuildStep } from './step'
 
 const DRIVE_OFF =
   'The drive’s box stays shut while there is power. Dead is: off, locked, waited ten minutes or as its manual says, and under 50 V direct, measured.'
@@ -36,7 +38,7 @@ export function stepsOf(
     void steps.push({ wires: [], sees: [], readings: [], ...made })
   const wires = (of: (w: Wire) => boolean): string[] => wiring.wires.filter(of).map((w) => w.key)
   const group = (...groups: WireGroup[]) => wires((w) => groups.includes(w.group))
-  arriving(plan, step)
+  arriving(plan, wiring, step)
   bonding(step, group)
   powering(plan, wiring, step, wires, group)
   spinning(plan, step, values)
@@ -48,7 +50,8 @@ export function stepsOf(
 
 type Add = (made: Partial<BuildStep> & Pick<BuildStep, 'id' | 'part' | 'title' | 'do'>) => void
 
-function arriving({ wiring, drive }: Plan, step: Add): void {
+function arriving(plan: Plan, made: Wiring, step: Add): void {
+  const { wiring, drive } = plan
   step({
     id: 'arrival',
     part: 'arrive',
@@ -70,7 +73,7 @@ function arriving({ wiring, drive }: Plan, step: Add): void {
     title: 'Photographs and tags, before anything is taken off',
     do: [
       'Photograph switch, motor box and every strip, from two sides, in good light.',
-      'A tag on every wire before it comes off; the list beside this keeps what was on what.',
+      'A tag on every wire before it comes off; the list in the survey keeps what was on what.',
       'Keep the old switch and its wires: it may have to go back.',
     ],
     sees: [`${wiring.asFound?.length ?? 0} wires stand in the list so far.`],
@@ -88,6 +91,16 @@ function arriving({ wiring, drive }: Plan, step: Add): void {
     caution: 'No one probes bare live parts: clips go on dead, covers are shut, it is read, and they come off dead.',
     looseEnd: { what: 'The old supply is not proved dead', stop: true },
   })
+  const old = oldWires(plan, made)
+  if (old.length > 0)
+    step({
+      id: 'old-off',
+      part: 'as-found',
+      title: 'From as found to as it will be',
+      do: old,
+      sees: ['What came off lies together, its tags on it: it may have to go back.'],
+      caution: 'Dead and locked, as proved just now.',
+    })
   if (drive.laid === 'a-year')
     step({
       id: 'reform',
@@ -100,6 +113,27 @@ function arriving({ wiring, drive }: Plan, step: Add): void {
     })
 }
 
+/** What becomes of every wire that was found, one a line; of one that nobody decided on it is said so. */
+function oldWires({ wiring }: Plan, made: Wiring): string[] {
+  return (wiring.asFound ?? []).map(({ tag, from, to, colour, becomes, as }) => {
+    const name = `${tag === undefined ? 'One without a tag' : `Tag ${tag}`}${colour === undefined ? '' : `, ${colour}`}, from ${from ?? 'where nobody wrote'} to ${to ?? 'where nobody wrote'}`
+    const next = made.wires.find(({ key }) => key === as)
+    if (becomes === 'off') return `${name}: off, at both ends.`
+    if (becomes === 'stays') return `${name}: stays where it is.`
+    if (becomes === 'used')
+      return next
+        ? `${name}: is wire ${next.number} from now on, ${ends(made, next)}; its tag goes, the number comes.`
+        : `${name}: is used again, and nobody said as which wire. It stays on until that is said.`
+    return `${name}: nobody said what becomes of it. It stays on until that is said.`
+  })
+}
+
+const ends = (made: Wiring, { from, to }: Wire): string =>
+  [from, to]
+    .map((end) => endNames(made, end))
+    .map(({ device, terminal }) => `${device} ${terminal}`)
+    .join(' to ')
+
 function bonding(step: Add, group: (...g: WireGroup[]) => string[]): void {
   step({
     id: 'earth',
@@ -108,8 +142,8 @@ function bonding(step: Add, group: (...g: WireGroup[]) => string[]): void {
     do: ['Each earth wire, bare metal under its screw, tightened, tugged.'],
     wires: group('earth'),
     readings: [
-      { id: 'frame', label: 'Frame to the earth bar', dimension: 'resistance', most: EARTH_OHM },
-      { id: 'motor', label: 'Motor’s body to the earth bar', dimension: 'resistance', most: OWN_OHM },
+      stepReading('frame', 'Frame to the earth bar', 'resistance', { most: EARTH_OHM }),
+      stepReading('motor', 'Motor’s body to the earth bar', 'resistance', { most: OWN_OHM }),
     ],
     sees: [`Under ${EARTH_OHM} ohm, and the wire’s own.`],
     wrong: {
@@ -130,10 +164,10 @@ function bonding(step: Add, group: (...g: WireGroup[]) => string[]): void {
       'Insulation, winding to frame, a minute at 500 V direct. The drive is not on these wires.',
     ],
     readings: [
-      { id: 'uv', label: 'U to V', dimension: 'resistance', alike: 0.05 },
-      { id: 'vw', label: 'V to W', dimension: 'resistance', alike: 0.05 },
-      { id: 'wu', label: 'W to U', dimension: 'resistance', alike: 0.05 },
-      { id: 'insulation', label: 'Winding to frame', dimension: 'insulation', least: 1 },
+      stepReading('uv', 'U to V', 'resistance', { alike: 0.05 }),
+      stepReading('vw', 'V to W', 'resistance', { alike: 0.05 }),
+      stepReading('wu', 'W to U', 'resistance', { alike: 0.05 }),
+      stepReading('insulation', 'Winding to frame', 'insulation', { least: 1 }, { of: WINDING_TO_FRAME }),
     ],
     sees: ['All three alike within 5 %; a megohm or more to the frame.'],
     caution: 'The tester’s volts go into no drive: its leads are off, and held apart.',
@@ -175,12 +209,7 @@ function powering(
     ],
     wires: group('motor'),
     readings: [
-      {
-        id: 'insulation',
-        label: 'Cable with motor, core to earth, before the drive is on',
-        dimension: 'insulation',
-        least: 1,
-      },
+      stepReading('insulation', 'Cable with motor, core to earth, before the drive is on', 'insulation', { least: 1 }),
     ],
     sees: ['A megohm or more before the cores are landed on the drive.'],
     caution: `${DRIVE_OFF}${plan.motor.kind === 'brushless' || plan.motor.kind === 'servo' ? MAGNET : ''}`,
@@ -289,9 +318,9 @@ function spinning(plan: Plan, step: Add, values: Readonly<Partial<Record<Setting
       'Then a minute at a third of the hertz, a clamp on each lead that went on dead.',
     ],
     readings: [
-      { id: 'u', label: 'Amps, first lead', dimension: 'current', alike: 0.1 },
-      { id: 'v', label: 'Amps, second lead', dimension: 'current', alike: 0.1 },
-      { id: 'w', label: 'Amps, third lead', dimension: 'current', alike: 0.1 },
+      stepReading('u', 'Amps, first lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'u' }),
+      stepReading('v', 'Amps, second lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'v' }),
+      stepReading('w', 'Amps, third lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'w' }),
     ],
     sees: [
       `It turns ${plan.survey.forward === undefined ? 'the way you want' : 'the way that gives the spindle its forward'}; three amps alike within 10 %.`,
@@ -471,12 +500,13 @@ function proving(plan: Plan, wiring: Wiring, step: Add): void {
       'A plug whose pins can be touched: after one second.',
     ],
     readings: [
-      {
-        id: 'after',
-        label: supply.plugOrFixed === 'plug' ? 'At the pins after 1 s' : 'At the supply’s terminals after 5 s',
-        dimension: 'voltage',
-        most: 60,
-      },
+      stepReading(
+        'after',
+        supply.plugOrFixed === 'plug' ? 'At the pins after 1 s' : 'At the supply’s terminals after 5 s',
+        'volts',
+        { most: 60 },
+        { of: 'After the isolator opened' },
+      ),
     ],
     sees: ['Under 60 V, or a label with the minutes at the lid.'],
   })
@@ -508,7 +538,7 @@ function finishing(plan: Plan, step: Add): void {
         'Belt on by hand, guard on.',
         'Then the earth measured once more, from the spindle to the bar.',
       ],
-      readings: [{ id: 'spindle', label: 'Spindle to the earth bar', dimension: 'resistance', most: OWN_OHM }],
+      readings: [stepReading('spindle', 'Spindle to the earth bar', 'resistance', { most: OWN_OHM })],
       looseEnd: { what: 'The machine’s guard and glands are not finished', stop: true },
     })
   if (plan.survey.machineKind !== 'bare-motor')

@@ -97,7 +97,8 @@ export interface CutLine {
   unknown: number
 }
 
-const SPARE = 1.1
+/** A tenth over: what is cut too short, and what falls under the bench. */
+export const SPARE = 1.1
 
 /** Loose wire by colour and size; what runs in a cable is bought as cable. */
 export function cutList({ wires }: Wiring): CutLine[] {
@@ -118,41 +119,4 @@ export function cutList({ wires }: Wiring): CutLine[] {
     lines.set(key, line)
   }
   return [...lines.values()]
-}
-
-/** Something to buy or to have. */
-export interface PartLine {
-  key: string
-  name: string
-  quantity: number
-  unit: 'pieces' | 'm'
-}
-
-/** Devices, cables, glands and ferrules that the wiring wants, each once with how many. */
-export function partsOf(wiring: Wiring): PartLine[] {
-  const { devices, wires, cables } = wiring
-  const bought = devices.filter(
-    (d) => !['supply', 'drive', 'motor', 'frame', 'box', 'thermistor', 'controller'].includes(d.role),
-  )
-  const parts = bought.map(({ id, name, line2 }): PartLine => ({
-    key: id,
-    name: line2 === undefined ? name : `${name}, ${line2}`,
-    quantity: 1,
-    unit: 'pieces',
-  }))
-  for (const cable of cables) {
-    const own = wires.filter((w) => w.cable === cable.id)
-    const length = Math.max(0, ...own.map((w) => w.lengthM ?? 0))
-    const size = cable.areaMm2 === undefined ? '' : `, ${cable.areaMm2} mm2`
-    parts.push({
-      key: cable.id,
-      name: `${cable.text}: ${cable.cores} cores${size}, to ${devices.find((d) => d.id === cable.device)?.name ?? ''}`,
-      quantity: Math.round(length * SPARE * 10) / 10,
-      unit: 'm',
-    })
-  }
-  parts.push({ key: 'glands', name: 'Cable glands', quantity: 2 * cables.length, unit: 'pieces' })
-  const ends = wires.filter((w) => w.kind !== 'shield' && w.colour !== 'LK').length * 2
-  parts.push({ key: 'ferrules', name: 'Ferrules, with some over', quantity: Math.ceil(ends * SPARE), unit: 'pieces' })
-  return parts
 }

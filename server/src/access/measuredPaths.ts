@@ -1,5 +1,11 @@
 /** What somebody at the machine may change who is let in to measure and tick: what was read there, and nothing that was decided. */
-const measured = [/^checks(\.|$)/, /^settings\.(inDrive|state)(\.|$)/, /^asTyped(\.|$)/]
+const measured = [
+  /^checks(\.|$)/,
+  /^settings\.(inDrive|state)(\.|$)/,
+  // How far the build is; numbers are given for good at its first step.
+  /^wiring\.(steps|numbers|asFound|parts|looseEnds)(\.|$)/,
+  /^asTyped(\.|$)/,
+]
 
 /** Every place at which two documents differ, as paths of keys; a list that grew or shrank is one place. */
 export function changedPaths(before: unknown, after: unknown, path = ''): string[] {

@@ -37,7 +37,9 @@ export function permits({ at, rights, conversionId, shopId }: Permission, { meth
   if (rights !== 'measure') return false
   return (
     (method === 'PUT' && /^\/api\/conversions\/[^/]+$/.test(path)) ||
-    ((method === 'POST' || method === 'DELETE') && /^\/api\/conversions\/[^/]+\/measurements(\/[^/]+)?$/.test(path))
+    ((method === 'POST' || method === 'DELETE') &&
+      /^\/api\/conversions\/[^/]+\/(measurements|photos)(\/[^/]+)?$/.test(path)) ||
+    (method === 'PUT' && /^\/api\/conversions\/[^/]+\/photos\/[^/]+\/note$/.test(path))
   )
 }
 

@@ -12,7 +12,8 @@ export class QuickAdapter extends FastifyAdapter {
   /** What answers requests, for a listener of another kind. */
   readonly handler: RequestListener
 
-  constructor(bodyLimit: number) {
+  /** What a request may bring, and what a conversion file may have, which takes its photos along; bytes. */
+  constructor(bodyLimit: number, largestFile: number) {
     let handler: RequestListener | undefined
     const options: FastifyServerOptions = {
       bodyLimit,
@@ -28,7 +29,9 @@ export class QuickAdapter extends FastifyAdapter {
     super(options)
     if (!handler) throw new Error('Fastify asked for no server')
     this.handler = handler
-    this.getInstance().addHook('onRoute', ({ method, url }) => {
+    this.getInstance().addHook('onRoute', (route) => {
+      const { method, url } = route
+      if (url.endsWith('/import')) route.bodyLimit = largestFile
       for (const one of [method].flat()) this.routes.push(`${one} ${url}`)
     })
   }

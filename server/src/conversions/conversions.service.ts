@@ -11,17 +11,18 @@ import {
   readPlan,
   type Plan,
 } from '@zesty/core'
-import { type NewConversion, type UnreadSave } from '@zesty/core/http'
+import { type CarriedPhoto, type NewConversion, type UnreadSave } from '@zesty/core/http'
 import type { Reading } from '@zesty/core/measurements'
 import { firstFaults } from '@zesty/core/rules'
-import { eq, sql } from 'drizzle-orm'
+import { and, eq, isNull, or, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
 import type { Asker } from '../access/who'
 import { JsonText, withMember } from '../answers/jsonText'
 import { DATABASE, type Database } from '../db/database'
-import { conversions, revisions } from '../db/schema'
+import { conversions, photos, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
 import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
+import { insertPhotos, photosOf } from '../photos/storedPhotos'
 import { RevisionsService } from './revisions.service'
 import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
@@ -33,6 +34,8 @@ const columns = {
   plan: conversions.plan,
   savedAt: conversions.savedAt,
 }
+
+const NOTHING_ELSE = { measurements: [], photos: [] }
 
 type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
@@ -93,7 +96,7 @@ export class ConversionsService {
   importFile(shopId: string, document: unknown, by: Asker): Promise<Conversion> {
     const read = readConversionFile(document)
     if (!read.ok) throw badInput(read.faults, 422)
-    return this.insert(shopId, read.value.plan, 'imported', by, read.value.measurements)
+    return this.insert(shopId, read.value.plan, 'imported', by, read.value)
   }
 
   /** Another conversion of the same shop, begun from this one. */
@@ -107,7 +110,7 @@ export class ConversionsService {
     plan: Plan,
     origin: string,
     by: Asker,
-    readings: readonly Reading[] = [],
+    { measurements, photos }: { measurements: readonly Reading[]; photos: readonly CarriedPhoto[] } = NOTHING_ELSE,
   ): Promise<Conversion> {
     return this.db.transaction(async (tx) => {
       const [row] = await tx
@@ -119,18 +122,27 @@ export class ConversionsService {
         })
       if (!row) throw new Error('insert returned nothing')
       await tx.insert(revisions).values({ conversionId: row.id, revision: row.revision, plan, origin, by: by.name })
-      if (readings.length > 0) await insertMeasurements(tx, row.id, readings)
+      if (measurements.length > 0) await insertMeasurements(tx, row.id, measurements)
+      await insertPhotos(tx, { conversionId: row.id, shopId }, photos)
       return opened(row)
     })
   }
 
   async exportFile(id: string) {
-    const { plan } = await this.stored(id)
+    const { plan, shopId } = await this.stored(id)
     const read = readStored(plan)
     const readings = await readingsOf(this.db, id)
+    const manual = read.ok ? read.value.manual?.name : undefined
+    const pages = and(eq(photos.shopId, shopId), isNull(photos.conversionId), eq(photos.subject, manual ?? ''))
+    const carried = await photosOf(this.db, or(eq(photos.conversionId, id), pages))
     return read.ok
-      ? conversionFile(read.value, readings)
-      : { format: CONVERSION_FORMAT, plan, ...(readings.length === 0 ? {} : { measurements: readings }) }
+      ? conversionFile(read.value, readings, carried)
+      : {
+          format: CONVERSION_FORMAT,
+          plan,
+          ...(readings.length === 0 ? {} : { measurements: readings }),
+          ...(carried.length === 0 ? {} : { photos: carried }),
+        }
   }
 
   async evaluation(id: string) {

@@ -1,8 +1,9 @@
-import { rightsOfDevices } from '@zesty/core/http'
+import { photoSubjects, rightsOfDevices } from '@zesty/core/http'
 import { libraryKinds } from '@zesty/core/library'
 import { measurementKinds, leads } from '@zesty/core/measurements'
 import {
   boolean,
+  customType,
   doublePrecision,
   index,
   integer,
@@ -119,6 +120,30 @@ export const measurements = pgTable(
     takenAt: timestamp({ withTimezone: true }).notNull(),
   },
   (t) => [index().on(t.conversionId, t.takenAt)],
+)
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+
+/** What was photographed, shrunk by the browser to a JPEG. Pages of a manual are the shop's; all others a machine's. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    /** Nothing of a manual's page. */
+    conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
+    of: text({ enum: Object.keys(photoSubjects) as [keyof typeof photoSubjects] }).notNull(),
+    subject: text(),
+    note: text(),
+    widthPx: integer().notNull(),
+    heightPx: integer().notNull(),
+    jpeg: bytes().notNull(),
+    by: text(),
+    takenAt: timestamp({ withTimezone: true }).notNull(),
+  },
+  (t) => [index().on(t.conversionId), index().on(t.shopId)],
 )
 
 /** Motors, drives and circuits kept for more than one conversion of the shop. */

@@ -74,6 +74,7 @@ function operationOf(operation: Operation) {
         description: answer.says,
         headers: schema ? bodyHeaders : headers,
         ...(schema ? { content: json(answer.list ? { type: 'array', items: schema } : schema) } : {}),
+        ...(answer.picture ? { content: { 'image/jpeg': {} } } : {}),
       },
       ...Object.fromEntries(
         [...errors, 401, 403, 500, 503].map((status) => [

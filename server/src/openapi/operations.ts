@@ -10,7 +10,7 @@ export interface Operation {
   parameters?: Readonly<Record<string, 'revision' | 'rule' | 'schema'>>
   /** Name of the component that the body must be. */
   body?: string
-  answer: { status: 200 | 201 | 204; says: string; schema?: string; list?: true }
+  answer: { status: 200 | 201 | 204; says: string; schema?: string; list?: true; picture?: true }
   errors: readonly (400 | 404 | 409 | 413 | 422 | 429)[]
 }
 
@@ -18,6 +18,7 @@ export const tags = {
   Shops: 'Workshops and how they like to read numbers',
   Conversions: 'One machine’s change to variable speed, and every revision of it',
   Measurements: 'What was read off a machine, beside its plan',
+  Photos: 'What was photographed at a machine, and pages of manuals',
   Library: 'Motors, drives and circuits that a shop keeps',
   Access: 'Devices of the shop’s network: letting them in, and who is',
   Rules: 'What the rules of the product say of themselves',
@@ -339,6 +340,71 @@ export const operations: readonly Operation[] = [
     tag: 'Measurements',
     summary: 'Take a reading away',
     answer: { status: 200, says: 'What the readings that are left come to', schema: 'Measured' },
+    errors: [404],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/photos',
+    id: 'listPhotos',
+    tag: 'Photos',
+    summary: 'Photos of the machine, and pages of the shop’s manuals, without their content',
+    answer: { status: 200, says: 'Every photo, in the order it was taken', schema: 'Photo', list: true },
+    errors: [404],
+  },
+  {
+    method: 'post',
+    path: '/api/conversions/{id}/photos',
+    id: 'addPhoto',
+    tag: 'Photos',
+    summary: 'Keep a photo; one whose id is there already is kept once',
+    body: 'NewPhoto',
+    answer: { status: 201, says: 'The photo without its content', schema: 'Photo' },
+    errors: [...BODY, 404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/photos/{photoId}',
+    id: 'photoContent',
+    tag: 'Photos',
+    summary: 'A photo itself',
+    answer: { status: 200, says: 'The picture', picture: true },
+    errors: [404],
+  },
+  {
+    method: 'put',
+    path: '/api/conversions/{id}/photos/{photoId}/note',
+    id: 'notePhoto',
+    tag: 'Photos',
+    summary: 'Say what is seen on a photo',
+    body: 'PhotoNote',
+    answer: { status: 204, says: 'It says so' },
+    errors: [...BODY, 404],
+  },
+  {
+    method: 'delete',
+    path: '/api/conversions/{id}/photos/{photoId}',
+    id: 'removePhoto',
+    tag: 'Photos',
+    summary: 'Take a photo away',
+    answer: { status: 204, says: 'It is gone' },
+    errors: [404],
+  },
+  {
+    method: 'get',
+    path: '/api/shops/{shopId}/photos',
+    id: 'listPages',
+    tag: 'Photos',
+    summary: 'Photographed pages of the shop’s manuals, without their content',
+    answer: { status: 200, says: 'Every page', schema: 'Photo', list: true },
+    errors: [],
+  },
+  {
+    method: 'get',
+    path: '/api/shops/{shopId}/photos/{photoId}',
+    id: 'pageContent',
+    tag: 'Photos',
+    summary: 'A photographed page itself',
+    answer: { status: 200, says: 'The picture', picture: true },
     errors: [404],
   },
   {

@@ -8,7 +8,7 @@ import { problemDetails } from './problem'
 
 const details: Record<number, string> = {
   404: 'There is nothing at this address.',
-  413: 'The content is larger than this server takes (2 MB).',
+  413: 'The content is larger than this server takes: 2 MB, a conversion file 68 MB.',
 }
 
 /** Answers every error as problem details; what was not foreseen is logged and kept from the reader. */

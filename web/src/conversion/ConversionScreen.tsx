@@ -20,6 +20,7 @@ import { PrintHead } from './PrintHead'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
 import { fetchJudge } from '../state/judging'
+import { useSendPhotos } from '../photos/sendPhotos'
 import { useSendHeld } from '../state/sendHeld'
 import { useJudge } from './useJudge'
 import { useKeys } from './useKeys'
@@ -125,6 +126,7 @@ function OpenConversion() {
   useStageScroll(stage)
   useJudge()
   useSendHeld()
+  useSendPhotos()
   useKeptOnClose()
 
   return (

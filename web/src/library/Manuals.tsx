@@ -1,3 +1,4 @@
+import type { KeptPhoto } from '@zesty/core/http'
 import type { Fault } from '@zesty/core/rules'
 import { Download, Trash2 } from 'lucide-react'
 import { useState } from 'react'
@@ -19,6 +20,7 @@ export function Manuals({ shopId }: { shopId: string }) {
   const [keep] = api.useKeepItemMutation()
   const [addSamples, { isLoading: adding }] = api.useAddSamplesMutation()
   const [faults, setFaults] = useState<Fault[]>([])
+  const { data: pages = [] } = api.usePagesOfShopQuery(shopId)
   if (!items) return null
   const fromFile = async (file: File) => {
     const read = await readManualFile(file)
@@ -87,6 +89,7 @@ export function Manuals({ shopId }: { shopId: string }) {
                     {kept.item.lies?.file !== undefined && `; its paper: ${kept.item.lies.file}`}
                   </span>
                 </span>
+                <ManualPages shopId={shopId} name={kept.name} pages={pages} />
                 <IconButton
                   label={`${kept.name} to a file`}
                   icon={Download}
@@ -99,5 +102,28 @@ export function Manuals({ shopId }: { shopId: string }) {
         </ul>
       )}
     </section>
+  )
+}
+
+/** Pages that were photographed at whatever machine, each opening in a window of its own. */
+function ManualPages({ shopId, name, pages }: { shopId: string; name: string; pages: readonly KeptPhoto[] }) {
+  const own = pages.filter(({ subject }) => subject === name)
+  if (own.length === 0) return null
+  return (
+    <ul className="flex flex-wrap gap-1" aria-label={`Photographed pages of ${name}`}>
+      {own.map(({ id, note }, i) => (
+        <li key={id}>
+          <a href={`/api/shops/${shopId}/photos/${id}`} target="_blank" rel="noreferrer">
+            <img
+              src={`/api/shops/${shopId}/photos/${id}`}
+              alt={note ?? `Page ${i + 1}`}
+              title={note}
+              loading="lazy"
+              className="size-11 rounded-sm border border-edge object-cover"
+            />
+          </a>
+        </li>
+      ))}
+    </ul>
   )
 }

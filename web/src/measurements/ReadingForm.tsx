@@ -24,6 +24,7 @@ const asked: Partial<Record<MeasurementKind, readonly Setting[]>> = {
   'run-down': ['fromRpm'],
   coast: ['fromRpm'],
   insulation: [],
+  resistance: [],
   'seat-torque': [],
 }
 const USUAL: readonly Setting[] = ['hz']
@@ -33,6 +34,7 @@ const placeholders: Partial<Record<MeasurementKind, string>> = {
   coast: '14 s',
   amps: '2.1 A',
   insulation: '200 MΩ',
+  resistance: '0.08 Ω',
 }
 
 /** One reading, in as few touches as it takes: kind, position and setting stay for the next. */

@@ -1,4 +1,4 @@
-import type { MachineLine, Shop } from '@zesty/core/http'
+import { LARGEST_CONVERSION_FILE, type MachineLine, type Shop } from '@zesty/core/http'
 import { BookOpen, Moon, Plus, Smartphone, Trash2 } from 'lucide-react'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
@@ -15,7 +15,6 @@ import { useSwitchUnits } from '../state/useSwitchUnits'
 import { Overlay } from '../parts/Overlay'
 import { Circuits } from './Circuits'
 import { FileButton } from '../parts/FileButton'
-import { LARGEST_IMPORT } from '../state/importLimit'
 import { MachineTicket } from './MachineTicket'
 import { NewMachine } from './NewMachine'
 import { ShopForm } from './ShopForm'
@@ -157,9 +156,9 @@ function ImportButton({ shopId }: { shopId: string }) {
   const [importMachine, { isLoading }] = api.useImportMachineMutation()
   const [refusal, setRefusal] = useState<string>()
   const take = async (file: File) => {
-    if (file.size > LARGEST_IMPORT) {
+    if (file.size > LARGEST_CONVERSION_FILE) {
       setRefusal(
-        `${file.name} is ${(file.size / 1e6).toFixed(1)} MB. A conversion file is a few kilobytes, 2 MB at the most; is it the right file?`,
+        `${file.name} is ${(file.size / 1e6).toFixed(1)} MB. A conversion file has 68 MB at the most, photos and all; is it the right file?`,
       )
       return
     }

@@ -4,6 +4,7 @@ import {
   judgedConversionSchema,
   keptItemSchema,
   keptMeasurementsSchema,
+  keptPhotoSchema,
   libraryLineSchema,
   machineLineSchema,
   measuredSchema,
@@ -17,7 +18,9 @@ import {
   takenInSchema,
   whoSchema,
   type NewConversion,
+  type KeptPhoto,
   type NewMeasurements,
+  type NewPhoto,
   type NewShop,
   type ShopChange,
 } from '@zesty/core/http'
@@ -41,7 +44,7 @@ const knocking: typeof asking = async (args, store, options) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: knocking,
-  tagTypes: ['Shop', 'Machine', 'Measurement', 'Revision', 'Library', 'Device', 'Person'],
+  tagTypes: ['Shop', 'Machine', 'Measurement', 'Photo', 'Revision', 'Library', 'Device', 'Person'],
   // An answer of another shape comes from a server of another release.
   catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
   endpoints: (b) => ({
@@ -162,6 +165,34 @@ export const api = createApi({
       responseSchema: measuredSchema,
       invalidatesTags: ['Measurement'],
     }),
+    photos: b.query({
+      query: (id: string) => `conversions/${id}/photos`,
+      responseSchema: z.array(keptPhotoSchema),
+      providesTags: ['Photo'],
+      keepUnusedDataFor: 0,
+    }),
+    pagesOfShop: b.query({
+      query: (shopId: string) => `shops/${shopId}/photos`,
+      responseSchema: z.array(keptPhotoSchema),
+      providesTags: ['Photo'],
+    }),
+    addPhoto: b.mutation<KeptPhoto, { id: string; photo: NewPhoto }>({
+      query: ({ id, photo }) => ({ url: `conversions/${id}/photos`, method: 'POST', body: photo }),
+      responseSchema: keptPhotoSchema,
+      invalidatesTags: ['Photo'],
+    }),
+    notePhoto: b.mutation<null, { id: string; photoId: string; note: string }>({
+      query: ({ id, photoId, note }) => ({
+        url: `conversions/${id}/photos/${photoId}/note`,
+        method: 'PUT',
+        body: { note },
+      }),
+      invalidatesTags: ['Photo'],
+    }),
+    removePhoto: b.mutation<null, { id: string; photoId: string }>({
+      query: ({ id, photoId }) => ({ url: `conversions/${id}/photos/${photoId}`, method: 'DELETE' }),
+      invalidatesTags: ['Photo'],
+    }),
     library: b.query({
       query: (shopId: string) => `shops/${shopId}/library`,
       responseSchema: z.array(libraryLineSchema),
@@ -209,7 +240,7 @@ export function problemText(error: FetchBaseQueryError | SerializedError | undef
   if (error && 'status' in error && (error.status === 'FETCH_ERROR' || error.status === 'TIMEOUT_ERROR'))
     return 'The server does not answer. Is ./zesty start still running?'
   if (error && 'status' in error && error.status === 413)
-    return 'The file is larger than the server takes (2 MB). A conversion file is a few kilobytes; is it the right file?'
+    return 'The file is larger than the server takes: 2 MB, a conversion file 68 MB. Is it the right file?'
   if (error && 'status' in error && error.status === 'CUSTOM_ERROR') return error.error
   return 'Something broke. Try again.'
 }

@@ -5,7 +5,7 @@ import { measuredChanged } from './planSlice'
 import { useAppDispatch, type store } from './store'
 
 /** Between two tries, ms. */
-const RETRY_MS = 4000
+export const RETRY_MS = 4000
 
 /** What a later try may change: no answer at all, or a server that says so. */
 export const isPassing = (error: unknown): boolean => {

@@ -4,6 +4,7 @@ import { usePlan } from '../../state/openPlan'
 import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
+import { AsFoundSheet } from './AsFoundSheet'
 import { Belts } from './Belts'
 import { Holders } from './Holders'
 import { Jobs } from './Jobs'
@@ -16,6 +17,7 @@ const Readings = lazy(() => import('../../measurements/Readings').then((m) => ({
 const ofTheBench: Section[] = [
   { id: 'wall', name: 'Wall' },
   { id: 'machine', name: 'Machine' },
+  { id: 'as-found', name: 'As found' },
   { id: 'readings', name: 'Readings' },
 ]
 
@@ -25,6 +27,7 @@ const ofTheMachine: Section[] = [
   { id: 'belts', name: 'Belts' },
   { id: 'holders', name: 'What it holds' },
   { id: 'jobs', name: 'Jobs' },
+  { id: 'as-found', name: 'As found' },
   { id: 'readings', name: 'Readings' },
 ]
 
@@ -51,6 +54,9 @@ export default function SurveyStage() {
           <Jobs />
         </>
       )}
+      <div className="mt-3">
+        <AsFoundSheet />
+      </div>
       <WhenSeen id="readings" height={320}>
         <Readings />
       </WhenSeen>

@@ -13,6 +13,7 @@ import {
 import { useId, useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
 import { newId } from '../../parts/newId'
+import { Photos } from '../../photos/Photos'
 import { useChange, usePlan } from '../../state/openPlan'
 import { LooseEnds } from './LooseEnds'
 import { StepWires } from './StepWires'
@@ -148,7 +149,7 @@ function Step({
           <StepWires wiring={wiring} wires={wires} record={record} write={write} />
         </>
       )}
-      {step.readings.length > 0 && <StepReadings step={step} record={record} write={write} />}
+      {step.readings.length > 0 && <StepReadings step={step} record={record} />}
       {step.sees.length > 0 && (
         <div className="mt-2">
           <p className="label">Then you see</p>
@@ -174,6 +175,11 @@ function Step({
           }}
         />
       </label>
+      <Photos
+        of={step.id === 'as-found' ? 'found' : 'step'}
+        {...(step.id === 'as-found' ? {} : { subject: step.id })}
+        what={step.title}
+      />
       <div className="no-print mt-3 flex flex-wrap gap-2">
         <button
           type="button"

@@ -1,9 +1,11 @@
 import { set, type WireChange } from '@zesty/core'
-import { conductorColours, endNames, endOf, type Wiring } from '@zesty/core/wiring'
+import { endNames, type Wiring } from '@zesty/core/wiring'
 import { useState } from 'react'
 import { newId } from '../../parts/newId'
 import { Overlay } from '../../parts/Overlay'
 import { useChange, usePlan } from '../../state/openPlan'
+import { TerminalChoice } from './TerminalChoice'
+import { WireLooks } from './WireLooks'
 
 /** Where this machine differs: another terminal, two wires changed over, another colour, or no such wire. */
 export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireKey: string; onClose: () => void }) {
@@ -15,6 +17,7 @@ export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireK
   const [to, setTo] = useState('')
   const [other, setOther] = useState('')
   const [colour, setColour] = useState('')
+  const [area, setArea] = useState<number | null>()
   const [why, setWhy] = useState('')
   if (!wire) return null
   const [from, at] = [endNames(wiring, wire.from), endNames(wiring, wire.to)]
@@ -22,7 +25,7 @@ export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireK
     kind === 'left' ||
     (kind === 'moved' && to !== '') ||
     (kind === 'swapped' && other !== '') ||
-    (kind === 'looks' && colour !== '')
+    (kind === 'looks' && area !== null && (colour !== '' || area !== undefined))
   const keep = () => {
     const made: WireChange = {
       id: newId(),
@@ -31,7 +34,8 @@ export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireK
       end,
       ...(kind === 'moved' ? { to } : {}),
       ...(kind === 'swapped' ? { other } : {}),
-      ...(kind === 'looks' ? { colour } : {}),
+      ...(kind === 'looks' && colour !== '' ? { colour } : {}),
+      ...(kind === 'looks' && typeof area === 'number' ? { areaMm2: area } : {}),
       ...(why.trim() === '' ? {} : { why: why.trim() }),
     }
     change(`Wire ${wire.number} by hand`, [set('wiring.changes', [...(plan.wiring.changes ?? []), made])])
@@ -49,7 +53,7 @@ export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireK
         <select className="field" value={kind} onChange={(e) => setKind(e.target.value as typeof kind)}>
           <option value="moved">Goes to another terminal</option>
           <option value="swapped">Changed places with another wire</option>
-          <option value="looks">Another colour</option>
+          <option value="looks">Another colour or size</option>
           <option value="left">It is not there</option>
         </select>
       </label>
@@ -66,23 +70,7 @@ export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireK
           </select>
         </label>
       )}
-      {kind === 'moved' && (
-        <label className="flex flex-col gap-0.5">
-          <span className="label">Goes to</span>
-          <select className="field" value={to} onChange={(e) => setTo(e.target.value)}>
-            <option value="">Choose a terminal</option>
-            {wiring.devices.map((d) => (
-              <optgroup key={d.id} label={d.name}>
-                {d.terminals.map((t) => (
-                  <option key={t.id} value={endOf(d.id, t.id)}>
-                    {d.name} {t.prints} {t.note ?? ''}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
-          </select>
-        </label>
-      )}
+      {kind === 'moved' && <TerminalChoice label="Goes to" wiring={wiring} value={to} onChange={setTo} />}
       {kind === 'swapped' && (
         <label className="flex flex-col gap-0.5">
           <span className="label">With wire</span>
@@ -98,19 +86,7 @@ export function ChangeWire({ wiring, wireKey, onClose }: { wiring: Wiring; wireK
           </select>
         </label>
       )}
-      {kind === 'looks' && (
-        <label className="flex flex-col gap-0.5">
-          <span className="label">Colour</span>
-          <select className="field" value={colour} onChange={(e) => setColour(e.target.value)}>
-            <option value="">Choose a colour</option>
-            {Object.entries(conductorColours).map(([code, { words }]) => (
-              <option key={code} value={code}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
+      {kind === 'looks' && <WireLooks colour={colour} onColour={setColour} onArea={setArea} />}
       <label className="flex flex-col gap-0.5">
         <span className="label">Why</span>
         <input className="field" maxLength={200} value={why} onChange={(e) => setWhy(e.target.value)} />

@@ -13,6 +13,7 @@ import { useState } from 'react'
 import { readManualFile, saveManual } from '../../library/manualFiles'
 import { FaultList } from '../../parts/FaultList'
 import { FileButton } from '../../parts/FileButton'
+import { Photos } from '../../photos/Photos'
 import { api, problemText } from '../../state/api'
 import { notice } from '../../state/notice'
 import { useChange, usePlan, useShopId } from '../../state/openPlan'
@@ -102,6 +103,7 @@ export function ManualSheet() {
         </p>
       )}
       <FaultList faults={faults} />
+      {manual && <Photos of="manual" subject={manual.name} what={`pages of ${manual.name}`} />}
       <Jotted onTake={(jotted) => take(jotted, 'As jotted')} />
       <Worksheet
         manual={manual ?? emptyManual(plan.drive.name ?? plan.name)}

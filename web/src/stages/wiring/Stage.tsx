@@ -1,11 +1,11 @@
 import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
-import { AsFoundSheet } from './AsFoundSheet'
 import { BuildSheet } from './BuildSheet'
 import { ChecksSheet } from './ChecksSheet'
 import { ControlsSheet } from './ControlsSheet'
 import { Drawings } from './Drawings'
 import { ManualSheet } from './ManualSheet'
+import { OldWires } from './OldWires'
 import { PartsSheet } from './PartsSheet'
 import { PowerSheet } from './PowerSheet'
 import { WireList } from './WireList'
@@ -16,11 +16,11 @@ const sections: Section[] = [
   { id: 'manual', name: 'Manual' },
   { id: 'power', name: 'Power' },
   { id: 'drawings', name: 'Drawings' },
+  { id: 'old-wires', name: 'Old wires' },
   { id: 'build', name: 'Build and prove' },
   { id: 'wires', name: 'Wires' },
   { id: 'parts', name: 'Parts' },
   { id: 'checks', name: 'Checks' },
-  { id: 'as-found', name: 'As found' },
 ]
 
 /** From choices to a wiring to follow: drawn, listed, checked, built and proved. */
@@ -33,11 +33,11 @@ export default function WiringStage() {
       <ManualSheet />
       <PowerSheet />
       <Drawings wiring={wiring} />
+      <OldWires wiring={wiring} />
       <BuildSheet wiring={wiring} />
       <WireList wiring={wiring} />
       <PartsSheet wiring={wiring} />
       <ChecksSheet />
-      <AsFoundSheet />
     </>
   )
 }

@@ -13,11 +13,13 @@ import {
   useTable,
   type SortingState,
 } from '@tanstack/react-table'
-import { ArrowDown, ArrowUp, ArrowUpDown, Download } from 'lucide-react'
+import { Download, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
+import { SortHeader } from '../../parts/SortHeader'
 import { saveFile } from '../../parts/saveFile'
 import { useChange, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
+import { AddWire } from './AddWire'
 import { ChangeWire } from './ChangeWire'
 import { useQuantityText } from './useQuantityText'
 
@@ -41,6 +43,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
   const [sorting, setSorting] = useState<SortingState>([{ id: 'number', desc: false }])
   const [search, setSearch] = useState('')
   const [changing, setChanging] = useState<string>()
+  const [adding, setAdding] = useState(false)
   const rows = useMemo(() => scheduleOf(wiring), [wiring])
   const tugged = new Set(Object.values(plan.wiring.steps ?? {}).flatMap((s) => s.tugged ?? []))
   const columns = useMemo(
@@ -89,9 +92,12 @@ export function WireList({ wiring }: { wiring: Wiring }) {
             placeholder="knob"
           />
         </label>
+        <button type="button" className="btn no-print ml-auto" onClick={() => setAdding(true)}>
+          <Plus size={18} aria-hidden="true" /> A wire more
+        </button>
         <button
           type="button"
-          className="btn btn-quiet no-print ml-auto"
+          className="btn btn-quiet no-print"
           onClick={() => saveFile(`${plan.name}, wires.csv`, 'text/csv', scheduleCsv(wiring))}
         >
           <Download size={18} aria-hidden="true" /> CSV
@@ -102,32 +108,14 @@ export function WireList({ wiring }: { wiring: Wiring }) {
           <thead>
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id} className="border-b border-edge">
-                {group.headers.map((header) => {
-                  const sorted = header.column.getIsSorted()
-                  return (
-                    <th
-                      key={header.id}
-                      scope="col"
-                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                      className="pr-2"
-                    >
-                      <button
-                        type="button"
-                        className="flex min-h-11 items-center gap-1 font-semibold whitespace-nowrap"
-                        onClick={header.column.getToggleSortingHandler()}
-                      >
-                        {String(header.column.columnDef.header)}
-                        {sorted === 'asc' ? (
-                          <ArrowUp size={14} aria-hidden="true" />
-                        ) : sorted === 'desc' ? (
-                          <ArrowDown size={14} aria-hidden="true" />
-                        ) : (
-                          <ArrowUpDown size={14} aria-hidden="true" className="opacity-40 print:hidden" />
-                        )}
-                      </button>
-                    </th>
-                  )
-                })}
+                {group.headers.map((header) => (
+                  <SortHeader
+                    key={header.id}
+                    words={String(header.column.columnDef.header)}
+                    sorted={header.column.getIsSorted()}
+                    onSort={header.column.getToggleSortingHandler()}
+                  />
+                ))}
                 <th scope="col" className="font-semibold">
                   Tugged
                 </th>
@@ -220,6 +208,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
           ))}
         </ul>
       </details>
+      {adding && <AddWire wiring={wiring} onClose={() => setAdding(false)} />}
       {changing !== undefined && (
         <ChangeWire
           key={`${changing} ${units}`}

@@ -1,5 +1,6 @@
 import { set, type Plan } from '@zesty/core'
 import { Plus } from 'lucide-react'
+import { Photos } from '../../photos/Photos'
 import { newId } from '../../parts/newId'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { useChange, usePlan } from '../../state/openPlan'
@@ -26,8 +27,10 @@ export function AsFoundSheet() {
         As it was found
       </h2>
       <p className="lead text-[15px]">
-        A line for each wire before it comes off its screw: so the machine can be put back as it was.
+        Photographs of switch, motor box and every strip, and a line for each wire, before anything comes off its screw:
+        so the machine can be put back as it was.
       </p>
+      <Photos of="found" what="as found" />
       <ul className="mt-1">
         {found.map((wire) => (
           <li

@@ -1,0 +1,90 @@
+import { Inject, Injectable } from '@nestjs/common'
+import { MOST_PHOTO_BYTES, type KeptPhoto, type NewPhoto, type PhotoNote } from '@zesty/core/http'
+import { and, eq, isNull, sql, type SQL } from 'drizzle-orm'
+import type { Asker } from '../access/who'
+import { DATABASE, type Database } from '../db/database'
+import { conversions, photos } from '../db/schema'
+import { badInput, notFound } from '../problems/problem'
+import { insertPhotos, listPhotos, ofMachine } from './storedPhotos'
+
+/** What was photographed at a machine, and the pages of manuals that a shop keeps. */
+@Injectable()
+export class PhotosService {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  async list(conversionId: string): Promise<KeptPhoto[]> {
+    return listPhotos(this.db, ofMachine(conversionId, await this.shopOf(conversionId)))
+  }
+
+  listOfShop(shopId: string): Promise<KeptPhoto[]> {
+    return listPhotos(this.db, this.pagesOf(shopId))
+  }
+
+  async content(conversionId: string, id: string): Promise<Buffer> {
+    return this.jpegWhere(and(eq(photos.id, id), ofMachine(conversionId, await this.shopOf(conversionId))))
+  }
+
+  contentOfShop(shopId: string, id: string): Promise<Buffer> {
+    return this.jpegWhere(and(eq(photos.id, id), this.pagesOf(shopId)))
+  }
+
+  async add(conversionId: string, sent: NewPhoto, by: Asker): Promise<KeptPhoto> {
+    const shopId = await this.shopOf(conversionId)
+    const owner = sent.of === 'manual' ? this.pagesOf(shopId) : eq(photos.conversionId, conversionId)
+    const [there] = await this.db
+      .select({ bytes: sql<number>`coalesce(sum(length(${photos.jpeg})), 0)::float8` })
+      .from(photos)
+      .where(owner)
+    if ((there?.bytes ?? 0) + Buffer.byteLength(sent.jpeg, 'base64') > MOST_PHOTO_BYTES)
+      throw badInput(
+        [
+          {
+            field: 'jpeg',
+            message: `is too much: ${sent.of === 'manual' ? 'the pages of a shop’s manuals' : 'the photos of a machine'} may have ${MOST_PHOTO_BYTES / 1e6} MB together. Take some away first`,
+          },
+        ],
+        422,
+      )
+    await insertPhotos(this.db, { conversionId, shopId }, [sent], by.name)
+    const [kept] = await listPhotos(this.db, and(eq(photos.id, sent.id), ofMachine(conversionId, shopId)))
+    // An id that is another machine's already.
+    if (!kept) throw badInput([{ field: 'id', message: 'is the id of another photo' }], 422)
+    return kept
+  }
+
+  async note(conversionId: string, id: string, { note }: PhotoNote): Promise<void> {
+    const changed = await this.db
+      .update(photos)
+      .set({ note: note.trim() === '' ? null : note.trim() })
+      .where(and(eq(photos.id, id), ofMachine(conversionId, await this.shopOf(conversionId))))
+      .returning({ id: photos.id })
+    if (changed.length === 0) throw notFound('photo')
+  }
+
+  async remove(conversionId: string, id: string): Promise<void> {
+    const removed = await this.db
+      .delete(photos)
+      .where(and(eq(photos.id, id), ofMachine(conversionId, await this.shopOf(conversionId))))
+      .returning({ id: photos.id })
+    if (removed.length === 0) throw notFound('photo')
+  }
+
+  private pagesOf(shopId: string): SQL | undefined {
+    return and(eq(photos.shopId, shopId), isNull(photos.conversionId))
+  }
+
+  private async jpegWhere(where: SQL | undefined): Promise<Buffer> {
+    const [row] = await this.db.select({ jpeg: photos.jpeg }).from(photos).where(where)
+    if (!row) throw notFound('photo')
+    return row.jpeg
+  }
+
+  private async shopOf(conversionId: string): Promise<string> {
+    const [row] = await this.db
+      .select({ shopId: conversions.shopId })
+      .from(conversions)
+      .where(eq(conversions.id, conversionId))
+    if (!row) throw notFound('conversion')
+    return row.shopId
+  }
+}

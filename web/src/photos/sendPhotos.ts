@@ -1,0 +1,47 @@
+import { useEffect } from 'react'
+import { api } from '../state/api'
+import { isPassing, RETRY_MS } from '../state/sendHeld'
+import { useAppDispatch, type store } from '../state/store'
+import { heldPhotos, letGoPhoto, lookForHeld, type HeldPhoto } from './heldPhotos'
+
+const underWay = new Set<string>()
+
+/** Sends one photo; the server keeps one that it has already once. Gives what went wrong, if anything did. */
+export const sendPhoto =
+  ({ conversionId, photo }: HeldPhoto) =>
+  async (dispatch: typeof store.dispatch) => {
+    if (underWay.has(photo.id)) return undefined
+    underWay.add(photo.id)
+    try {
+      const answer = await dispatch(api.endpoints.addPhoto.initiate({ id: conversionId, photo }))
+      if (answer.data) await letGoPhoto(photo.id)
+      // One that no later try would get in is let go by who took it, and told.
+      return answer.error
+    } finally {
+      underWay.delete(photo.id)
+    }
+  }
+
+/** Tries again, of whatever machine, until the server has every photo that this browser holds. */
+export function useSendPhotos(): void {
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    const refused = new Set<string>()
+    const tryAll = async () => {
+      for (const one of heldPhotos()) {
+        if (refused.has(one.photo.id)) continue
+        const trouble = await dispatch(sendPhoto(one))
+        if (trouble && isPassing(trouble)) break
+        if (trouble) refused.add(one.photo.id)
+      }
+    }
+    void lookForHeld().then(tryAll)
+    const timer = setInterval(() => void tryAll(), RETRY_MS)
+    const now = () => void tryAll()
+    window.addEventListener('online', now)
+    return () => {
+      clearInterval(timer)
+      window.removeEventListener('online', now)
+    }
+  }, [dispatch])
+}
