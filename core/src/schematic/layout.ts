@@ -126,15 +126,97 @@ export function layoutOf(columns: readonly (readonly Device[])[], wires: readonl
         cards.set(device.id, cardOf(device, column, used))
   })
   // Half a row lower settles the few runs that two wires would share.
-  let best: Layout | undefined
+  let best: Laid | undefined
   for (let half = 0; half < tries; half += 1) {
     const made = layOut([...cards.values()], columns.length, wires, half)
-    if (!best || made.together < best.together || (made.together === best.together && made.crossings < best.crossings))
-      best = made
-    if (best.together === 0) break
+    if (!best || costOf(made.layout) < costOf(best.layout)) best = made
+    if (best.layout.together === 0) break
   }
-  return best ?? { cards: [], paths: [], bands: [], bar: undefined, width: 0, height: 0, crossings: 0, together: 0 }
+  if (best && tries > 1) best = exchanged(downLeft(best, [...cards.values()], columns.length, wires), columns.length)
+  return (
+    best?.layout ?? { cards: [], paths: [], bands: [], bar: undefined, width: 0, height: 0, crossings: 0, together: 0 }
+  )
 }
+
+/** Layouts tried beyond the first, where wires cross. */
+const TRIALS = 40
+const TALL_MM = 150
+
+/** What a layout costs: runs that are shared, crossings, bends, length of verticals, height over 150 mm. */
+function costOf({ together, crossings, paths, height }: Layout): number {
+  let bends = 0
+  let verticals = 0
+  for (const { points } of paths) {
+    bends += Math.max(0, points.length - 2)
+    for (let i = 1; i < points.length; i += 1) verticals += Math.abs((points[i]?.[1] ?? 0) - (points[i - 1]?.[1] ?? 0))
+  }
+  return 1000 * together + 10 * crossings + 2 * bends + 0.02 * verticals + 0.3 * Math.max(0, height - TALL_MM)
+}
+
+/** The same with earths that go down on the left of their card, where that crosses less. */
+function downLeft(laid: Laid, cards: readonly Card[], columnCount: number, wires: readonly Wire[]): Laid {
+  let best = laid
+  let flips = new Set<string>()
+  const drops = laid.ways.filter(({ from, to }) => from.side === 'b' || to.side === 'b')
+  for (const { wire } of drops) {
+    if (best.layout.crossings === 0) break
+    const tried = new Set([...flips, wire.key])
+    const made = layOut(cards, columnCount, wires, 0, tried)
+    if (costOf(made.layout) < costOf(best.layout)) {
+      best = made
+      flips = tried
+    }
+  }
+  return best
+}
+
+/** The same with neighbours of a column changed over, cards or lanes, as long as that costs less. */
+function exchanged(laid: Laid, columnCount: number): Laid {
+  const { columns, cards, ways, byId } = laid
+  let best: Laid = { ...laid, layout: kept(laid.layout) }
+  let trials = 0
+  for (let better = true; better && best.layout.crossings > 0 && trials < TRIALS;) {
+    better = false
+    for (const items of columns) {
+      items.sort((a, b) => a.y - b.y)
+      for (let i = 0; i + 1 < items.length && trials < TRIALS; i += 1) {
+        const [upper, lower] = [items[i], items[i + 1]]
+        if (!upper || !lower) continue
+        const [before, beforeLower] = [upper.y, lower.y]
+        // In the room that both had: nothing else moves.
+        lower.y = before
+        upper.y = beforeLower + sizeOf(lower) - sizeOf(upper)
+        trials += 1
+        const layout = drawn(columns, cards, ways, byId, columnCount)
+        if (isApart(items) && costOf(layout) < costOf(best.layout)) {
+          best = { ...laid, layout: kept(layout) }
+          items[i] = lower
+          items[i + 1] = upper
+          better = true
+        } else {
+          upper.y = before
+          lower.y = beforeLower
+        }
+      }
+    }
+  }
+  return best
+}
+
+const sizeOf = (item: Item): number => (isCard(item) ? item.h : LANE)
+
+/** Whether nothing of a column lies on its neighbour. */
+const isApart = (items: readonly Item[]): boolean => {
+  const sorted = [...items].sort((a, b) => a.y - b.y)
+  return sorted.every((item, i) => {
+    const next = sorted[i + 1]
+    const gap = next && isCard(item) && isCard(next) ? CARD_GAP : LANE
+    return next === undefined || item.y + sizeOf(item) + gap <= next.y
+  })
+}
+
+/** A layout whose cards later trials leave alone. */
+const kept = (layout: Layout): Layout => ({ ...layout, cards: layout.cards.map((card) => ({ ...card })) })
 
 function cardOf(device: Device, column: number, used: ReadonlyMap<End, readonly Wire[]>): Card {
   const isUsed = (t: Terminal): boolean => used.has(endOf(device.id, t.id))
@@ -196,19 +278,38 @@ interface Way {
 
 const CHAIN_WEIGHT = 100
 
-function layOut(given: readonly Card[], columnCount: number, wires: readonly Wire[], half: number): Layout {
+/** Wires to the bar that leave their card by its left side: straight down, past whatever is on the right. */
+type Flips = ReadonlySet<string>
+const NO_FLIPS: Flips = new Set()
+
+function layOut(
+  given: readonly Card[],
+  columnCount: number,
+  wires: readonly Wire[],
+  half: number,
+  flips: Flips = NO_FLIPS,
+): Laid {
   const cards = given.map((card) => ({ ...card, rows: card.rows.map((r) => ({ ...r })) }))
   const byId = new Map(cards.map((card) => [card.device.id, card]))
-  const ways = wires.flatMap((wire) => wayOf(wire, byId, columnCount))
+  const ways = wires.flatMap((wire) => wayOf(wire, byId, columnCount, flips))
   const columns: Item[][] = Array.from({ length: columnCount }, () => [])
   for (const card of cards) columns[card.column]?.push(card)
   for (const way of ways) for (const lane of way.lanes) columns[lane.column]?.push(lane)
   setHeights(columns, ways, byId, half)
-  return drawn(columns, cards, ways, byId, columnCount)
+  return { columns, cards, ways, byId, layout: drawn(columns, cards, ways, byId, columnCount) }
+}
+
+/** A sheet laid out, with what it was laid out from. */
+interface Laid {
+  columns: Item[][]
+  cards: Card[]
+  ways: Way[]
+  byId: ReadonlyMap<string, Card>
+  layout: Layout
 }
 
 /** Which side a wire leaves each card by, and so which gutters and columns it passes. */
-function wayOf(wire: Wire, byId: ReadonlyMap<string, Card>, columnCount: number): Way[] {
+function wayOf(wire: Wire, byId: ReadonlyMap<string, Card>, columnCount: number, flips: Flips): Way[] {
   const side = (end: End, towards: number): { side: 'l' | 'r' | 'b'; gutter: number } | undefined => {
     if (deviceOf(end) === BAR) return { side: 'b', gutter: 0 }
     const card = byId.get(deviceOf(end))
@@ -216,7 +317,7 @@ function wayOf(wire: Wire, byId: ReadonlyMap<string, Card>, columnCount: number)
     if (!card || !row) return undefined
     const both = row.left === row.right
     const left = both
-      ? towards < card.column || (towards === card.column && card.column === columnCount - 1)
+      ? flips.has(wire.key) || towards < card.column || (towards === card.column && card.column === columnCount - 1)
       : row.left?.id === terminalOf(end)
     return left ? { side: 'l', gutter: card.column - 1 } : { side: 'r', gutter: card.column }
   }
@@ -378,13 +479,13 @@ function drawn(
       of[key] = Math.max(of[key], room * (place + 1))
     }
   }
+  const widths = columns.map((items) => Math.max(0, ...items.map((item) => (isCard(item) ? item.w : 0))))
   let x = MARGIN
   const columnX: number[] = []
   const gutterX = gutters.map((segments, g) => {
     if (g > 0) {
-      const width = Math.max(0, ...(columns[g - 1] ?? []).map((item) => (isCard(item) ? item.w : 0)))
       columnX[g - 1] = x
-      x += width
+      x += widths[g - 1] ?? 0
     }
     const empty = segments.length === 0
     const { left, right } = tags[g] ?? { left: 0, right: 0 }
@@ -396,9 +497,8 @@ function drawn(
     return start
   })
   for (const card of cards) {
-    const widest = Math.max(...(columns[card.column] ?? []).map((item) => (isCard(item) ? item.w : 0)))
     // Full width, so that every wire meets its card at the gutter's edge.
-    card.w = widest
+    card.w = widths[card.column] ?? card.w
     card.x = columnX[card.column] ?? 0
   }
   gutters.forEach((segments, g) => {

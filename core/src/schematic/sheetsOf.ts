@@ -18,8 +18,9 @@ const powerRank: readonly DeviceRole[][] = [
   ['contactor'],
   ['filter', 'choke'],
   ['drive', 'box', 'shield-bar', 'strip'],
-  ['output-filter', 'overload'],
+  ['output-filter'],
   ['motor-switch'],
+  ['overload'],
   [
     'motor',
     'resistor',
@@ -55,8 +56,12 @@ const fits = ({ width, height }: Layout): boolean =>
 
 /** Wall to motor on one sheet where it fits; else wall to drive, and drive to motor. */
 function powerSheets(wiring: Wiring, wires: readonly Wire[]): SchematicSheet[] {
-  const whole = layoutOf(powerColumns(wiring, wires), wires)
-  if (fits(whole)) return [{ id: 'power', name: 'Power', layout: whole }]
+  const columns = powerColumns(wiring, wires)
+  // What is far too large is not worth more than one try.
+  if (fits(layoutOf(columns, wires, 1))) {
+    const whole = layoutOf(columns, wires)
+    if (fits(whole)) return [{ id: 'power', name: 'Power', layout: whole }]
+  }
   const rank = new Map(wiring.devices.map((d) => [d.id, rankOf(d)]))
   const beyond = (w: Wire): boolean =>
     [w.from, w.to].some((end) => (rank.get(deviceOf(end)) ?? 0) > DRIVE_RANK) || w.group === 'earth'

@@ -49,24 +49,36 @@ function costOf(left: Segment, right: Segment): number {
 export function tracked(segments: readonly Segment[]): { crossings: number; together: number } {
   const straight = segments.filter(isStraight)
   const turning = segments.filter((s) => !isStraight(s))
-  let order: Segment[] = []
-  for (const segment of [...turning].sort((a, b) => spanOf(a)[0] - spanOf(b)[0])) order = inserted(order, segment)
-  for (let round = 0; round < ROUNDS; round += 1)
-    for (const segment of turning)
+  // What it costs that one stands left of another: asked for many times over, and always the same.
+  const costs = turning.map((left) => turning.map((right) => (left === right ? 0 : costOf(left, right))))
+  const costAt = (left: number, right: number): number => costs[left]?.[right] ?? 0
+  const tops = turning.map((s) => spanOf(s)[0])
+  let order: number[] = []
+  const byTop = turning.map((_, i) => i).sort((a, b) => (tops[a] ?? 0) - (tops[b] ?? 0))
+  for (const one of byTop) order = inserted(order, one, costAt)
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const before = order.join()
+    for (let one = 0; one < turning.length; one += 1)
       order = inserted(
-        order.filter((s) => s !== segment),
-        segment,
+        order.filter((other) => other !== one),
+        one,
+        costAt,
       )
+    if (order.join() === before) break
+  }
   const ends: { track: number; span: [number, number] }[] = []
-  for (const segment of order) {
+  for (const one of order) {
+    const segment = turning[one]
+    if (!segment) continue
     const [from, to] = spanOf(segment)
-    const near = ends.filter(({ span }) => from < span[1] + APART && to > span[0] - APART)
-    segment.track = 1 + Math.max(-1, ...near.map(({ track }) => track))
+    let last = -1
+    for (const { track, span } of ends) if (from < span[1] + APART && to > span[0] - APART) last = Math.max(last, track)
+    segment.track = 1 + last
     ends.push({ track: segment.track, span: [from, to] })
   }
   let cost = 0
   order.forEach((left, i) => {
-    for (const right of order.slice(i + 1)) cost += costOf(left, right)
+    for (let at = i + 1; at < order.length; at += 1) cost += costAt(left, order[at] ?? left)
   })
   for (const s of straight)
     for (const other of turning) {
@@ -78,18 +90,19 @@ export function tracked(segments: readonly Segment[]): { crossings: number; toge
 }
 
 /** The order with one more, where it costs least. */
-function inserted(order: readonly Segment[], segment: Segment): Segment[] {
+function inserted(order: readonly number[], one: number, costAt: (left: number, right: number) => number): number[] {
   let best = 0
   let least = Infinity
   // Moved from the left end to the right, past one after the other.
-  let cost = order.reduce((sum, other) => sum + costOf(segment, other), 0)
+  let cost = 0
+  for (const other of order) cost += costAt(one, other)
   for (let at = 0; at <= order.length; at += 1) {
     if (cost < least) {
       least = cost
       best = at
     }
     const passed = order[at]
-    if (passed) cost += costOf(passed, segment) - costOf(segment, passed)
+    if (passed !== undefined) cost += costAt(passed, one) - costAt(one, passed)
   }
-  return [...order.slice(0, best), segment, ...order.slice(best)]
+  return [...order.slice(0, best), one, ...order.slice(best)]
 }

@@ -90,8 +90,9 @@ export const twoEnds = (
   device(
     made,
     [
-      terminal('a', prints[0], of, 'in', needed),
-      terminal('b', prints[1], of, 'in', needed),
+      // Power comes from the left; a signal from whichever side the drive stands.
+      terminal('a', prints[0], of, of === 'power' ? 'in' : 'any', needed),
+      terminal('b', prints[1], of, of === 'power' ? 'in' : 'any', needed),
       ...(earth ? [earthScrew()] : []),
     ],
     [{ kind, between: ['a', 'b'] }],

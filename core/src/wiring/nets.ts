@@ -20,7 +20,7 @@ export interface Nets {
   reach: (from: End, through: readonly InsideKind[], not?: (device: Device) => boolean) => Set<string>
   terminal: (end: End) => Terminal | undefined
   device: (end: End) => Device | undefined
-  potentials: (net: string) => Potential[]
+  potentials: (net: string) => readonly Potential[]
 }
 
 /** Joins ends by wires and by what is joined inside a device; contacts, fuses and coils join nothing. */
@@ -40,20 +40,28 @@ export function netsOf({ devices, wires }: Pick<Wiring, 'devices' | 'wires'>): N
   }
   for (const { from, to } of wires) join(from, to)
   const members = new Map<string, End[]>()
+  const terminalsByEnd = new Map<End, Terminal>()
+  // Asked for by dozens of judgements: each net says once what lies on it.
+  const potentialsByNet = new Map<string, Potential[]>()
   for (const { id, terminals } of devices)
     for (const t of terminals) {
       const end = endOf(id, t.id)
       const net = root(end)
-      members.set(net, [...(members.get(net) ?? []), end])
+      terminalsByEnd.set(end, t)
+      const there = members.get(net)
+      if (there) there.push(end)
+      else members.set(net, [end])
+      const potentials = potentialsByNet.get(net) ?? []
+      potentialsByNet.set(net, potentials)
+      if (t.potential !== undefined && !potentials.includes(t.potential)) potentials.push(t.potential)
     }
-  const terminal = (end: End) => byId.get(deviceOf(end))?.terminals.find((t) => t.id === terminalOf(end))
   return {
     of: root,
     ends: (net) => members.get(net) ?? [],
     all: () => [...members.values()],
-    terminal,
+    terminal: (end) => terminalsByEnd.get(end),
     device: (end) => byId.get(deviceOf(end)),
-    potentials: (net) => [...new Set((members.get(net) ?? []).flatMap((end) => terminal(end)?.potential ?? []))],
+    potentials: (net) => potentialsByNet.get(net) ?? [],
     reach: (from, through, not = () => false) => {
       const seen = new Set<string>()
       const queue = [root(from)]
@@ -78,7 +86,7 @@ const sameKind = (a: Potential, b: Potential): boolean =>
   a === b || [a, b].every((p) => p === '0V' || p === 'a0V') || [a, b].every((p) => p === '24V' || p === 'sto')
 
 /** Nets on which two potentials meet that must not. */
-export const clashes = (nets: Nets): { ends: readonly End[]; potentials: Potential[] }[] =>
+export const clashes = (nets: Nets): { ends: readonly End[]; potentials: readonly Potential[] }[] =>
   nets.all().flatMap((ends) => {
     const [first] = ends
     if (first === undefined) return []

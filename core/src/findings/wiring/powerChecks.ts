@@ -4,7 +4,18 @@ import { endOf, isBus } from '../../wiring/model'
 import { clashes } from '../../wiring/nets'
 import { doesNotApply, good, isUnjudged, lacks, need, typed } from '../answer'
 import type { Answer } from '../finding'
-import { conducts, deviceBy, driveEnds, endWords, mainsNets, netOf, ofChoices, ofWiring, type Circuit } from './wired'
+import {
+  conducts,
+  deviceBy,
+  driveEnds,
+  endWords,
+  mainsNets,
+  mainsNetsBut,
+  netOf,
+  ofChoices,
+  ofWiring,
+  type Circuit,
+} from './wired'
 
 /** Ends that hang on the motor's side of the drive, through whatever lies between. */
 function onOutput(circuit: Circuit) {
@@ -247,7 +258,7 @@ export const powerChecks = [
           remedies: [{ label: message`A lockable switch`, patch: [set('wiring.isolator', 'lockable')] }],
           path: 'wiring.isolator',
         }
-      const live = mainsNets(circuit, (d) => d.role === 'isolator')
+      const live = mainsNetsBut(circuit, (d) => d.role === 'isolator')
       const past = driveEnds(circuit, 'line-1', 'line-2', 'line-3').filter((end) => live.has(netOf(circuit, end)))
       return past.length === 0
         ? good(message`No live conductor reaches the drive past it.`)

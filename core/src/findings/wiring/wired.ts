@@ -70,8 +70,19 @@ export function endWords({ wiring }: Pick<Circuit, 'wiring'>, end: End): string 
 /** Everything that lets a live conductor through. */
 export const conducts = ['closes', 'opens', 'fuse', 'through', 'winding', 'joined'] as const
 
-/** Nets that the wall's live conductors and neutral reach without passing the drive. */
-export function mainsNets(circuit: Circuit, not: (device: Device) => boolean = () => false): Set<string> {
+const mainsOf = new WeakMap<WiringFacts['nets'], ReadonlySet<string>>()
+
+/** Nets that the wall's live conductors and neutral reach without passing the drive; followed once for each wiring. */
+export function mainsNets(circuit: Circuit): ReadonlySet<string> {
+  const known = mainsOf.get(circuit.nets)
+  if (known) return known
+  const found = mainsNetsBut(circuit, () => false)
+  mainsOf.set(circuit.nets, found)
+  return found
+}
+
+/** The same without passing some other device either. */
+export function mainsNetsBut(circuit: Circuit, not: (device: Device) => boolean): Set<string> {
   const { wiring, nets } = circuit
   const reached = new Set<string>()
   for (const { id, terminals } of wiring.devices)
