@@ -138,7 +138,7 @@ function seeded(seed) {
 const wiringChoices = {
   controls: {
     runBy: ['momentary', 'maintained', 'keypad', 'cnc', undefined],
-    emergencyStop: ['none', 'stop-input', 'coast-input', 'safe-torque-off', 'contactor', undefined],
+    emergencyStop: ['none', 'stop-input', 'coast-input', 'safe-torque-off', 'contactor', 'ramp-then-off', undefined],
     reference: ['knob', 'keypad', 'analogue', 'serial', 'presets', undefined],
     runLamp: [true, false, undefined],
     reverseWanted: [true, false],
@@ -151,6 +151,7 @@ const wiringChoices = {
     logic: ['source', 'sink', undefined],
     motorSwitch: ['none', 'early-break', 'plain'],
     motors: ['one', 'two-overloads'],
+    motorConnector: ['none', 'pin-earthed', 'pin-empty'],
     guardSwitch: [true, false],
     pressureSwitch: [true, false],
     coolantPump: [true, false],
@@ -158,7 +159,7 @@ const wiringChoices = {
     filter: [true, false],
     choke: [true, false],
     thermistorOn: ['input', 'fault'],
-    relayDoes: ['nothing', 'lamp', 'blower', 'coolant'],
+    relayDoes: ['nothing', 'lamp', 'blower', 'coolant', 'brake'],
   },
 }
 

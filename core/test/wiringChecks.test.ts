@@ -86,6 +86,7 @@ const all =
   (w: Wiring): void =>
     steps.forEach((step) => step(w))
 const knob: Patch = [set('controls.reference', 'knob'), set('wiring.knobOhm', 5000)]
+const rampThenOff: Patch = [set('controls.emergencyStop', 'ramp-then-off'), set('controls.quickRampS', 2)]
 const maintained: Patch = [set('controls.runBy', 'maintained'), set('wiring.runWith', 'selector')]
 
 interface Row {
@@ -295,6 +296,21 @@ const rows: Row[] = [
     id: 'wiring.contactor-enable',
     wrong: ['watch', [set('controls.emergencyStop', 'contactor')], without('outside-fault', 'enable')],
     right: ['good', [set('controls.emergencyStop', 'contactor')]],
+  },
+  {
+    id: 'wiring.stop-delay',
+    wrong: ['watch', [...rampThenOff, set('wiring.stopDelayS', 1)]],
+    right: ['good', [...rampThenOff, set('wiring.stopDelayS', 3)]],
+  },
+  {
+    id: 'wiring.starts-itself',
+    wrong: ['stop', [set('wiring.startsItself', 'sleep')]],
+    right: ['good', [set('wiring.startsItself', 'nothing')]],
+  },
+  {
+    id: 'wiring.reverse-waits',
+    wrong: ['watch', [set('controls.reverseWanted', true), set('wiring.reverseWaits', false)]],
+    right: ['good', [set('controls.reverseWanted', true), set('wiring.reverseWaits', true)]],
   },
   { id: 'wiring.coast-long', wrong: ['watch', [set('survey.coastS', 45)]], right: ['good', [set('survey.coastS', 6)]] },
   { id: 'wiring.stop-yellow', wrong: ['watch', [set('wiring.stopYellow', false)]], right: ['good', []] },

@@ -3,7 +3,7 @@ import type { BeltFacts } from '../facts/belts/beltFacts'
 import { numberOf } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
 import { nextStockPulleys } from '../facts/belts/nextStockPulleys'
-import { set, type TransmissionStage } from '../plan'
+import { rampsAtMushroom, set, type TransmissionStage } from '../plan'
 import { amount, newtonMetres, message, seconds } from '../quantities'
 import { angularSpeed } from '../drivetrain/angularSpeed'
 import { START } from '../facts/belts/beltCapacity'
@@ -231,7 +231,7 @@ export const beltLoadFindings = [
 function quickestStop({ plan, settings }: Facts): { seconds: number; emergency: boolean } | undefined {
   const byStop = actingValue(settings.lines, 'stopMode') === 'ramp' ? numberOf(settings.decelerationS) : undefined
   const { emergencyStop, quickRampS } = plan.controls
-  if (emergencyStop === 'ramp-input' && quickRampS !== undefined && quickRampS < (byStop ?? Infinity))
+  if (rampsAtMushroom(emergencyStop) && quickRampS !== undefined && quickRampS < (byStop ?? Infinity))
     return { seconds: quickRampS, emergency: true }
   return byStop === undefined ? undefined : { seconds: byStop, emergency: false }
 }

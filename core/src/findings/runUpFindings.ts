@@ -2,7 +2,7 @@ import { isKnown, numberOf } from '../facts/figure'
 import { NONE_FITS } from '../facts/drive/stopFacts'
 import type { Facts } from '../facts/facts'
 import { actingValue } from '../facts/settings/settingsFacts'
-import { set } from '../plan'
+import { rampsAtMushroom, set } from '../plan'
 import { amount, message, seconds, type Message } from '../quantities'
 import { rotationalEnergy } from '../drivetrain'
 import { doesNotApply, ended, good, isUnjudged, lacks, need, typed } from './answer'
@@ -311,7 +311,7 @@ export const runUpFindings = [
       danger: true,
     },
     ({ plan, stop }) => {
-      if (plan.controls.emergencyStop !== 'ramp-input')
+      if (!rampsAtMushroom(plan.controls.emergencyStop))
         return plan.controls.emergencyStop === undefined
           ? lacks('controls.emergencyStop')
           : doesNotApply('The mushroom does not make the drive ramp')

@@ -77,6 +77,18 @@ function emergencyStop({ plan }: Facts): Answer | Answer[] {
           path,
         }
       return [coasting(coasts), ...(plan.drive.safeTorqueOff === undefined ? [lacks('drive.safeTorqueOff')] : [])]
+    case 'ramp-then-off':
+      return unjudgedThread
+        ? {
+            severity: 'stop',
+            about: 'ramp-then-off',
+            title: message`A quick emergency ramp on a threaded nose`,
+            says: message`How quick it is, is not said yet. ${coasts}`,
+            why: 'Stopped too hard, the chuck may unscrew and come off turning. With its seconds the pull is judged.',
+            remedies,
+            path,
+          }
+        : good(message`It ramps, and a delay relay then takes the torque away (category 1, IEC 60204-1).`)
     case 'contactor':
       return coasting(coasts)
     case undefined:

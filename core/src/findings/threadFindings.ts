@@ -4,7 +4,7 @@ import { isKnown, numberOf } from '../facts/figure'
 import { actingValue } from '../facts/settings/settingsFacts'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { holderName } from '../facts/spindle/spindleLimits'
-import { set, type Holder } from '../plan'
+import { rampsAtMushroom, set, type Holder } from '../plan'
 import { messageText, newtonMetres, rpm, message, seconds, type Message } from '../quantities'
 import { threadSeat, unscrew } from '../workholding'
 import { doesNotApply, ended, good, lacks } from './answer'
@@ -379,7 +379,7 @@ export const threadFindings = [
     (facts) =>
       facts.plan.controls.emergencyStop === undefined
         ? lacks('controls.emergencyStop')
-        : facts.plan.controls.emergencyStop === 'ramp-input'
+        : rampsAtMushroom(facts.plan.controls.emergencyStop)
           ? furtherStop(facts, 'controls.quickRampS')
           : doesNotApply('The mushroom does not make the drive ramp'),
   ),

@@ -22,6 +22,7 @@ export const emergencyStops = {
   'coast-input': 'Mushroom, coast input',
   'safe-torque-off': 'Safe torque off',
   contactor: 'Supply contactor',
+  'ramp-then-off': 'Ramp, then torque off',
 } as const
 
 export const references = {
@@ -32,6 +33,10 @@ export const references = {
   presets: 'Fixed speeds',
 } as const
 export const knobModes = { scaled: 'Lowest to highest', clamped: 'Zero to highest' } as const
+
+/** Whether hitting the mushroom makes the drive ramp. */
+export const rampsAtMushroom = (kind: keyof typeof emergencyStops | undefined): boolean =>
+  kind === 'ramp-input' || kind === 'ramp-then-off'
 
 /** How it is run, stopped and given its speed. */
 export const controlsSchema = z.strictObject({

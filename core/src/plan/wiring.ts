@@ -54,6 +54,15 @@ export const shieldLandings = {
   none: 'Nowhere',
 } as const
 
+export const selfStarters = {
+  nothing: 'Nothing of these',
+  timer: 'A timer',
+  sleep: 'Sleep and wake',
+  reset: 'It resets a trip',
+  jog: 'A jog it remembers',
+  several: 'More than one',
+} as const
+
 export const stopButtons = {
   closed: 'Opens, by a direct action',
   'closed-plain': 'Opens, nothing said of how',
@@ -152,6 +161,10 @@ export const wiringSchema = z.strictObject({
   motorSwitch: choice('Switch between drive and motor', motorSwitches),
   motors: choice('Motors on this drive', motorNumbers),
   motorConnector: choice('At the motor', motorConnectors),
+  pinU: words('Pin of the first lead', 20),
+  pinV: words('Pin of the second lead', 20),
+  pinW: words('Pin of the third lead', 20),
+  pinEarth: words('Pin of the earth', 20),
   motorShield: choice('Shield of the motor’s cable', shieldLandings),
   motorEarthInside: yesNo('The motor’s earth runs inside its cable'),
   oneGland: yesNo('Control and power share a gland or run'),
@@ -174,6 +187,9 @@ export const wiringSchema = z.strictObject({
   stopYellow: yesNo('It is red on yellow'),
   deadMushroom: yesNo('An old mushroom that does nothing stays in sight'),
   resetWatched: yesNo('Its reset is watched', 'A reset button of its own that must be pressed, and let go'),
+  stopDelayS: quantity('time', 'Delay until the torque goes', 0.1, 60, 'What the delay relay is set to'),
+  reverseWaits: yesNo('Reverse waits for standstill', 'The drive, or the switch, lets it reverse only once it stands'),
+  startsItself: choice('What may start it by itself', selfStarters, 'Looked for in its settings, each read back'),
   torqueOffChannels: count('Channels of safe torque off used', 0, 2),
   insulationTested: choice('Insulation tested', testedHow),
   panelShortCircuitA: quantity(

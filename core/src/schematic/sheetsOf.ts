@@ -17,15 +17,17 @@ const powerRank: readonly DeviceRole[][] = [
   ['breaker'],
   ['contactor'],
   ['filter', 'choke'],
-  ['drive', 'box', 'shield-bar', 'strip'],
+  ['drive', 'box', 'shield-bar', 'strip', 'delay-relay'],
   ['output-filter'],
   ['motor-switch'],
   ['overload'],
+  ['connector'],
   [
     'motor',
     'resistor',
     'blower',
     'pump',
+    'brake',
     'frame',
     'button',
     'stop',
@@ -102,7 +104,7 @@ function controlSheets(wiring: Wiring, wires: readonly Wire[]): SchematicSheet[]
     .map(({ id, name, wires: own }) => ({ id, name, layout: bestSides(wiring, own) }))
 }
 
-const inMiddle = new Set<DeviceRole>(['drive', 'strip', 'shield-bar'])
+const inMiddle = new Set<DeviceRole>(['drive', 'strip', 'shield-bar', 'delay-relay'])
 /** What a hand is on, and so stands left. */
 const byHand = new Set<DeviceRole>(['knob', 'switch', 'button', 'pendant', 'controller'])
 /** More ways of sharing the sides than this are not tried one by one. */

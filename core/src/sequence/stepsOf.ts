@@ -1,7 +1,7 @@
 import { WINDING_TO_FRAME } from '../measurements/measurement'
 import { settingNames, type SettingId } from '../stages/settingNames'
 import type { Plan } from '../plan'
-import type { Wire, WireGroup, Wiring } from '../wiring/model'
+import { deviceOf, type Wire, type WireGroup, type Wiring } from '../wiring/model'
 import { endNames } from '../wiring/schedule'
 import { stepReading, type BuildStep } from './step'
 
@@ -41,10 +41,10 @@ export function stepsOf(
   arriving(plan, wiring, step)
   bonding(step, group)
   powering(plan, wiring, step, wires, group)
-  spinning(plan, step, values)
+  spinning(plan, wiring, step, values)
   controlling(plan, wiring, step, group)
   proving(plan, wiring, step)
-  finishing(plan, step)
+  finishing(plan, wiring, step)
   return steps
 }
 
@@ -250,9 +250,18 @@ function torqueOf({ manual }: Plan, group: 'mains' | 'motor'): string {
   return torque === undefined ? ', tightened as the manual says' : `, tightened to ${torque} N m`
 }
 
+/** The wires of the first two motor leads where they begin, at the drive, whatever stands between it and the motor. */
+function firstLeads({ wires }: Wiring): readonly [string, string] {
+  const [first, second] = wires
+    .filter((w) => w.purpose.startsWith('motor lead') && deviceOf(w.from) === 'drive')
+    .map((w) => w.key)
+    .sort()
+  return [first ?? 'motor-u/1', second ?? 'motor-v/1']
+}
+
 const said = (words: string | undefined, otherwise: string): string => words ?? otherwise
 
-function spinning(plan: Plan, step: Add, values: Readonly<Partial<Record<SettingId, string>>>): void {
+function spinning(plan: Plan, wiring: Wiring, step: Add, values: Readonly<Partial<Record<SettingId, string>>>): void {
   const { manual } = plan
   const shows = (when: string): string | undefined => manual?.display.find((d) => d.when === when)?.prints
   step({
@@ -335,7 +344,7 @@ function spinning(plan: Plan, step: Add, values: Readonly<Partial<Record<Setting
         'Tug both.',
         'Spin again.',
       ],
-      swaps: ['motor-u/1', 'motor-v/1'],
+      swaps: firstLeads(wiring),
     },
     ...(keypad ? {} : { looseEnd: { what: 'A test switch and a test knob hang on the drive', stop: true } }),
   })
@@ -527,7 +536,7 @@ function proving(plan: Plan, wiring: Wiring, step: Add): void {
   })
 }
 
-function finishing(plan: Plan, step: Add): void {
+function finishing(plan: Plan, wiring: Wiring, step: Add): void {
   if (plan.survey.machineKind !== 'bare-motor')
     step({
       id: 'mount',
@@ -559,7 +568,7 @@ function finishing(plan: Plan, step: Add): void {
           'Change the first two motor leads with each other at the drive.',
           'Tug both. Spin again.',
         ],
-        swaps: ['motor-u/1', 'motor-v/1'],
+        swaps: firstLeads(wiring),
       },
     })
   step({

@@ -1,10 +1,10 @@
-import { iecNames, terminalConnections } from '../data/terminalConnections'
 import type { Plan } from '../plan'
 import { colourFor, type ConductorTask } from './conductors'
-import { device, earthScrew, poles, supplyCard, terminal, twoEnds } from './deviceKinds'
+import { motorSide, resistor } from './buildMotor'
+import { device, earthScrew, poles, supplyCard, terminal } from './deviceKinds'
 import type { Draft } from './draft'
 import type { DriveTerminals } from './driveTerminals'
-import { endOf, type Device, type End, type Inside, type Potential, type Terminal } from './model'
+import { endOf, type Device, type End, type Potential } from './model'
 
 /**
  * Conductors of the circuit that go on to the drive; one phase between live and neutral where nothing is said. Of three
@@ -18,6 +18,7 @@ function feedLines({ supply }: Plan, drive: DriveTerminals): Potential[] {
   return supply.topology === 'line-line' ? ['L1', 'L2'] : ['L1', 'N']
 }
 
+/** Of a wire from one device of the box to the next, m. */
 const BOX_M = 0.5
 
 /** Supply to drive, drive to motor, the brake resistor. */
@@ -33,12 +34,70 @@ export function buildPower(draft: Draft, plan: Plan, drive: DriveTerminals): voi
   resistor(draft, plan, drive)
 }
 
+/** Of one phase, as it comes from the wall. */
+const wallLines = ({ region }: Draft): Potential[] => (region === 'nec' ? ['L1', 'L2'] : ['L1', 'N'])
+
+/** Whether one point of a transformer's output is bonded to earth; it is drawn where somebody said so. */
+const isBonded = ({ supply }: Plan): boolean =>
+  supply.supplyUnit === 'transformer' &&
+  supply.earthing !== undefined &&
+  supply.earthing !== 'unbonded' &&
+  supply.earthing !== 'floating'
+
+/** A phase converter: one phase in, three out; what it gives begins anew behind it. */
+function converter(draft: Draft, plan: Plan, lines: readonly Potential[]): string {
+  const made = plan.supply.supplyUnit === 'rotary-converter' ? 'Rotary converter' : 'Static converter'
+  const ins = wallLines(draft)
+  const given = [plan.supply.voltageV === undefined ? '' : `${plan.supply.voltageV} V`, 'three phases']
+  draft.add(
+    device(
+      {
+        id: 'converter',
+        role: 'transformer',
+        place: 'wall',
+        name: made,
+        short: 'Converter',
+        line2: given.filter((words) => words !== '').join(', '),
+      },
+      [
+        ...ins.map((line) => terminal(`${line}-in`, line, 'power', 'in', { needed: true })),
+        ...lines.map((line, i) =>
+          terminal(`${line}-out`, `T${i + 1}`, 'power', 'out', { potential: line, needed: true }),
+        ),
+        earthScrew(),
+      ],
+      [{ kind: 'winding', between: [...ins.map((line) => `${line}-in`), ...lines.map((line) => `${line}-out`)] }],
+    ),
+  )
+  for (const line of ins)
+    draft.join({
+      key: `converter-${line}`,
+      purpose: line === 'N' ? 'neutral of the converter' : `line ${line.slice(1)} of the converter`,
+      group: 'supply',
+      sheet: 'power',
+      class: 'power',
+      ends: [endOf('wall', line), endOf('converter', `${line}-in`)],
+      colour: colourFor(draft.region, line as ConductorTask),
+      areaMm2: plan.supply.cableMm2,
+      lengthM: plan.supply.cableM,
+      dead: 'under 1 ohm end to end; open to every other conductor and to earth',
+      live: 'by the converter: it hums and holds its speed',
+    })
+  return 'converter'
+}
+
 /** Devices between wall and drive, in the order in which power passes; tells where each conductor last came out. */
 function feed(draft: Draft, plan: Plan, lines: readonly Potential[]): Map<Potential, End> {
   const { supply, wiring, controls } = plan
   const breaker = supply.breakerA === undefined ? 'breaker not known' : `breaker ${supply.breakerA} A`
   const volts = supply.voltageV === undefined ? '' : `${supply.voltageV} V, `
-  draft.add(supplyCard(lines, `${volts}${breaker}`))
+  const converts = supply.supplyUnit === 'rotary-converter' || supply.supplyUnit === 'static-converter'
+  draft.add(
+    converts
+      ? supplyCard(wallLines(draft), supply.wallVoltageV === undefined ? 'one phase' : `${supply.wallVoltageV} V`)
+      : supplyCard(lines, `${volts}${breaker}`),
+  )
+  const source = converts ? converter(draft, plan, lines) : 'wall'
   const way: Device[] = []
   if (supply.earthLeakageDevice !== undefined && supply.earthLeakageDevice !== 'none')
     way.push(
@@ -62,7 +121,17 @@ function feed(draft: Draft, plan: Plan, lines: readonly Potential[]): Map<Potent
         lines,
         'winding',
         'power',
-        { terminals: [earthScrew()] },
+        {
+          terminals: [
+            earthScrew(),
+            ...(isBonded(plan)
+              ? [terminal('point', 'X0', 'power', 'any', { needed: true, note: 'of the output' })]
+              : []),
+          ],
+          ...(isBonded(plan)
+            ? { inside: [{ kind: 'winding' as const, between: ['point', ...lines.map((line) => `${line}-out`)] }] }
+            : {}),
+        },
       ),
     )
   if (supply.plugOrFixed === 'plug')
@@ -149,7 +218,9 @@ function feed(draft: Draft, plan: Plan, lines: readonly Potential[]): Map<Potent
       ),
     )
   // A fuse leaves the neutral alone, so each conductor is followed by itself.
-  const left = new Map<Potential, End>(lines.map((line) => [line, endOf('wall', line)]))
+  const left = new Map<Potential, End>(
+    lines.map((line) => [line, endOf(source, source === 'wall' ? line : `${line}-out`)]),
+  )
   for (const made of way) {
     draft.add(made)
     for (const line of lines) {
@@ -189,273 +260,6 @@ function driveInputs(drive: DriveTerminals, lines: readonly Potential[]): (End |
   )
 }
 
-const phases = ['u', 'v', 'w'] as const
-
-/** Leads of the motor box by their names, its links, and the three cores of the cable. */
-function motorSide(draft: Draft, plan: Plan, drive: DriveTerminals): void {
-  const { motor, wiring, installation } = plan
-  const cable = {
-    text: wiring.motorShield === 'none' ? 'motor cable, no shield' : 'motor cable, shielded',
-    shielded: wiring.motorShield !== 'none',
-  }
-  const box = motorBox(plan)
-  draft.add(box.device, cable)
-  const lead = { areaMm2: installation.motorCableMm2, lengthM: installation.motorCableM }
-  for (const [i, group] of box.links.entries())
-    draft.join({
-      key: `link-${i + 1}`,
-      purpose: `link of the ${motor.connection ?? 'winding'}`,
-      group: 'motor',
-      sheet: 'box',
-      class: 'power',
-      kind: 'link',
-      ends: group.map((id) => endOf('motor', id)),
-      colour: 'LK',
-      dead: 'under 0.1 ohm',
-      live: 'nothing is measured here live',
-    })
-  const outs: (End | undefined)[] = phases.map((p) => drive.find(`motor-${p}`))
-  const last = behindDrive(draft, plan, outs, lead)
-  phases.forEach((phase, i) => {
-    const from = last[i]
-    const to = box.lines[i]
-    if (from === undefined || to === undefined) return
-    draft.join({
-      key: `motor-${phase}`,
-      purpose: `motor lead ${i + 1}`,
-      group: 'motor',
-      sheet: 'power',
-      class: 'power',
-      ends: [from, endOf('motor', to)],
-      colour: colourFor(draft.region, phase.toUpperCase() as ConductorTask),
-      ...lead,
-      dead: 'between any two leads alike within 5 %; to earth 1 megohm or more with the drive taken off',
-      live: 'amps of the three leads alike within 10 %, by a clamp put on dead; volts by the drive’s display',
-    })
-  })
-  const earth = drive.device.terminals.filter(({ does }) => does === 'earth').at(-1)
-  draft.join({
-    key: 'motor-earth',
-    purpose: 'earth of the motor',
-    group: 'earth',
-    sheet: 'power',
-    class: 'power',
-    kind: 'earth',
-    ends: [earth ? endOf('drive', earth.id) : endOf('bar', 'pe'), endOf('motor', 'pe')],
-    ...lead,
-    dead: 'under 0.1 ohm and the wire’s own, motor’s frame to the drive’s earth',
-    live: 'nothing is measured here live',
-  })
-  if (wiring.motorShield !== undefined && wiring.motorShield !== 'none')
-    draft.join({
-      key: 'motor-shield',
-      purpose: 'shield of the motor cable',
-      group: 'motor',
-      sheet: 'power',
-      class: 'power',
-      kind: 'shield',
-      ends: [endOf('bar', 'shield'), endOf('motor', 'shield')],
-      lengthM: installation.motorCableM,
-      dead: 'under 1 ohm, motor’s frame to the clamp at the drive',
-      live: 'nothing is measured here live',
-    })
-  blower(draft, plan)
-}
-
-/** What stands between drive and motor: a filter, a switch, or an overload for each of two motors. */
-function behindDrive(
-  draft: Draft,
-  { installation, wiring }: Plan,
-  outs: (End | undefined)[],
-  lead: { areaMm2?: number | undefined; lengthM?: number | undefined },
-): (End | undefined)[] {
-  const way: Device[] = []
-  if (installation.outputFilter === true)
-    way.push(
-      poles(
-        { id: 'output-filter', role: 'output-filter', place: 'box', name: 'Output filter', short: 'Out filter' },
-        ['U', 'V', 'W'],
-        'winding',
-      ),
-    )
-  if (wiring.motorSwitch === 'early-break' || wiring.motorSwitch === 'plain')
-    way.push(
-      poles(
-        {
-          id: 'motor-switch',
-          role: 'motor-switch',
-          place: 'machine',
-          name: 'Motor switch',
-          short: 'Motor switch',
-          line2: wiring.motorSwitch === 'plain' ? 'plain' : 'lockable, early contact',
-        },
-        ['U', 'V', 'W'],
-        'closes',
-        'power',
-        wiring.motorSwitch === 'early-break'
-          ? {
-              terminals: [
-                terminal('early-a', '13', 'control', 'any', { needed: true }),
-                terminal('early-b', '14', 'control', 'any', { needed: true }),
-              ],
-              inside: [{ kind: 'closes', between: ['early-a', 'early-b'], name: 'early' }],
-            }
-          : {},
-      ),
-    )
-  if (wiring.motors === 'two-overloads')
-    way.push(
-      poles(
-        { id: 'overload', role: 'overload', place: 'box', name: 'Overload', short: 'Overload' },
-        ['U', 'V', 'W'],
-        'through',
-        'power',
-        {
-          terminals: [
-            terminal('trip-a', '95', 'control', 'any', { needed: true }),
-            terminal('trip-b', '96', 'control', 'any', { needed: true }),
-          ],
-          inside: [{ kind: 'opens', between: ['trip-a', 'trip-b'], name: 'trip' }],
-        },
-      ),
-    )
-  let last = outs
-  for (const made of way) {
-    draft.add(made, made.place === 'machine' ? { text: 'motor cable, shielded', shielded: true } : undefined)
-    last = last.map((from, i) => {
-      const name = ['U', 'V', 'W'][i] ?? 'U'
-      if (from === undefined) return undefined
-      draft.join({
-        key: `motor-${name.toLowerCase()}-${made.id}`,
-        purpose: `motor lead ${i + 1}`,
-        group: 'motor',
-        sheet: 'power',
-        class: 'power',
-        ends: [from, endOf(made.id, `${name}-in`)],
-        colour: colourFor(draft.region, name as ConductorTask),
-        areaMm2: lead.areaMm2,
-        lengthM: BOX_M,
-        dead: 'under 1 ohm end to end',
-        live: 'amps of the three leads alike within 10 %',
-      })
-      return endOf(made.id, `${name}-out`)
-    })
-  }
-  return last
-}
-
-interface MotorBox {
-  device: Device
-  /** Terminals joined by links. */
-  links: string[][]
-  lines: string[]
-}
-
-/** The box by the leads that the motor has, linked as the plan has it; three leads where nothing is known. */
-function motorBox({ motor, wiring }: Plan): MotorBox {
-  const leads = motor.leads ?? '3'
-  const connection = terminalConnections[leads]?.[motor.connection ?? '']
-  const count = leads === '3' ? 3 : leads === '6' ? 6 : leads === '12' ? 12 : 9
-  const nema = count === 9 || count === 12
-  const names = Array.from({ length: count }, (_, i) => ({
-    id: `t${i + 1}`,
-    prints: nema ? String(i + 1) : count === 3 ? (['U', 'V', 'W'][i] ?? '') : (iecNames[i + 1] ?? ''),
-  }))
-  const terminals: Terminal[] = names.map(({ id, prints }, i) =>
-    terminal(id, prints, 'power', 'in', { wires: 3, needed: i < 3 || connection !== undefined }),
-  )
-  const linked = connection?.joined.map((group) => group.map((n) => `t${n}`)) ?? []
-  const windings: Inside[] =
-    count === 3
-      ? [{ kind: 'winding', between: ['t1', 't2', 't3'] }]
-      : names.slice(0, count === 9 ? 3 : count / 2).map((_, i) => ({
-          kind: 'winding' as const,
-          between: [`t${i + 1}`, `t${i + 4}`],
-        }))
-  return {
-    device: device(
-      {
-        id: 'motor',
-        role: 'motor',
-        place: 'machine',
-        name: 'Motor box',
-        short: 'Motor',
-        line2: motor.connection === undefined ? 'links not known' : `linked ${motor.connection.replaceAll('-', ', ')}`,
-      },
-      [
-        ...terminals,
-        earthScrew(),
-        ...(wiring.motorShield !== undefined && wiring.motorShield !== 'none'
-          ? [terminal('shield', 'shield', 'power', 'in', { cut: wiring.motorShield !== 'both', needed: true })]
-          : []),
-      ],
-      windings,
-    ),
-    links: linked,
-    lines: connection?.lines.map((n) => `t${n}`) ?? ['t1', 't2', 't3'],
-  }
-}
-
-/** A brake resistor at its own two terminals, never at the bus. */
-function resistor(draft: Draft, { drive: { resistor: made } }: Plan, drive: DriveTerminals): void {
-  if (made === undefined) return
-  const [a, b] = [drive.find('resistor-1'), drive.find('resistor-2')]
-  const ohms = made.ohm === undefined ? 'ohms not known' : `${made.ohm} ohm`
-  const watts = made.ratedW === undefined ? '' : `, ${made.ratedW} W`
-  const card = twoEnds(
-    {
-      id: 'resistor',
-      role: 'resistor',
-      place: 'box',
-      name: 'Brake resistor',
-      short: 'Resistor',
-      line2: `${ohms}${watts}`,
-    },
-    'resistance',
-    'power',
-    ['R1', 'R2'],
-    true,
-  )
-  if (made.thermalSwitch === 'drops-input' || made.thermalSwitch === 'trips-drive') {
-    const of = made.thermalSwitch === 'drops-input' ? 'power' : 'control'
-    card.terminals.push(
-      terminal('t1', 'T1', of, 'any', { needed: true }),
-      terminal('t2', 'T2', of, 'any', { needed: true }),
-    )
-    card.inside.push({ kind: 'opens', between: ['t1', 't2'], name: 'hot' })
-  }
-  draft.add(card)
-  ;[a, b].forEach((from, i) => {
-    if (from === undefined) return
-    draft.join({
-      key: `resistor-${i + 1}`,
-      purpose: 'brake resistor',
-      group: 'motor',
-      sheet: 'power',
-      class: 'power',
-      ends: [from, endOf('resistor', i === 0 ? 'a' : 'b')],
-      colour: 'BK',
-      areaMm2: undefined,
-      lengthM: BOX_M,
-      dead: made.ohm === undefined ? 'the resistor’s ohms between both' : `${made.ohm} ohm between both, within 10 %`,
-      live: 'nothing is measured here live: up to the bus volts',
-    })
-  })
-}
-
-/** A blower at the supply, never at the drive's output; switched by the drive's relay where the plan says so. */
-function blower(draft: Draft, plan: Plan): void {
-  if (plan.motor.cooling !== 'blower') return
-  const card = twoEnds(
-    { id: 'blower', role: 'blower', place: 'machine', name: 'Blower', short: 'Blower', line2: 'on the supply' },
-    'winding',
-    'power',
-    ['L', 'N'],
-    true,
-  )
-  draft.add(card, { text: 'blower cable' })
-}
-
 /** One bar from which everything metal is bonded, each by a wire of its own. */
 export function bonding(draft: Draft, plan: Plan): void {
   draft.add(
@@ -470,13 +274,27 @@ export function bonding(draft: Draft, plan: Plan): void {
   draft.add(device({ id: 'box', role: 'box', place: 'box', name: 'Box and door', short: 'Box' }, [earthScrew()]))
   const areaMm2 = plan.supply.cableMm2
   const bonded = [...draft.devices.values()].flatMap(({ id, terminals }) =>
-    id === 'bar' || id === 'motor' || id === 'wall'
+    id === 'bar' || id === 'motor' || id === 'motor-2' || id === 'wall'
       ? []
       : terminals
           .filter((t) => t.potential === 'PE')
           .slice(0, 1)
           .map((t) => endOf(id, t.id)),
   )
+  if (draft.terminal(endOf('transformer', 'point')))
+    draft.join({
+      key: 'transformer-bond',
+      purpose: 'bonds one point of the transformer’s output',
+      group: 'earth',
+      sheet: 'power',
+      class: 'power',
+      kind: 'earth',
+      ends: [endOf('bar', 'pe'), endOf('transformer', 'point')],
+      areaMm2,
+      lengthM: BOX_M,
+      dead: 'under 0.1 ohm and the wire’s own; nowhere else bonded',
+      live: 'nothing is measured here live',
+    })
   for (const end of [endOf('wall', 'pe'), ...bonded])
     draft.join({
       key: `earth-${end}`,

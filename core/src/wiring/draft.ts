@@ -186,7 +186,9 @@ export class Draft {
 
   private endsOf({ kind, class: of }: NetWish & { kind: WireKind }, from: End, to: End): string {
     if (kind === 'shield') return 'clamped all round'
-    if (kind === 'earth') return 'ring or ferrule, tugged'
+    const cup = [from, to].some((end) => this.devices.get(deviceOf(end))?.role === 'connector')
+    if (kind === 'earth') return cup ? 'soldered in its cup; ring at the stud' : 'ring or ferrule, tugged'
+    if (cup) return 'soldered in its cup, a sleeve over it'
     const twin = [from, to].filter(
       (end) => (this.used.get(end) ?? 0) > (this.terminal(end)?.wires ?? 1) && deviceOf(end) === 'drive',
     )

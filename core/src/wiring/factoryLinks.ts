@@ -1,7 +1,7 @@
 import type { Manual } from '../manual/manual'
 import type { Plan } from '../plan'
 import type { Wiring } from './model'
-import { enableChain, stopFunction } from './wishes'
+import { delayedFunction, enableChain, stopFunction } from './wishes'
 
 /** Which of the links that the maker fitted come out for this wiring, and which must stay. */
 export function factoryLinks(manual: Manual, plan: Plan): Pick<Wiring, 'linksOut' | 'linksIn'> {
@@ -13,7 +13,7 @@ export function factoryLinks(manual: Manual, plan: Plan): Pick<Wiring, 'linksOut
   for (const { from, to, outFor, purpose, keypadNeedsIt } of manual.factoryLinks) {
     const out =
       outFor === 'safe-torque-off'
-        ? controls.emergencyStop === 'safe-torque-off'
+        ? controls.emergencyStop === 'safe-torque-off' || delayedFunction(plan) === 'torque-off-1'
         : outFor === 'enable' || outFor === 'outside-fault'
           ? chained
           : outFor === 'stop'

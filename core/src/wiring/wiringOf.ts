@@ -8,7 +8,7 @@ import { driveTerminals } from './driveTerminals'
 import { factoryLinks, jumpersFor } from './factoryLinks'
 import type { Lack, Wiring } from './model'
 import { numbered } from './numbers'
-import { wishesOf } from './wishes'
+import { lampWanted, wishesOf } from './wishes'
 
 /**
  * The wiring that a plan's choices make on this drive: devices, wires with their numbers, sizes and colours, what the drive
@@ -33,7 +33,7 @@ export function wiringOf(plan: Plan): Wiring {
     devices,
     wires: numbered(draft.wires, devices, plan.wiring.numbers ?? {}),
     cables: [...draft.cables.values()],
-    lacks: [...drive.lacks, ...footLacks(plan)],
+    lacks: [...drive.lacks, ...footLacks(plan), ...lampLacks(plan)],
     lines: drive.lines,
     ...factoryLinks(manual, plan),
     jumpers: jumpersFor(manual, logic),
@@ -44,6 +44,12 @@ export function wiringOf(plan: Plan): Wiring {
   }
   return applyChanges(built, plan.wiring.changes ?? [])
 }
+
+/** The run lamp, where the relay has something else to do. */
+const lampLacks = (plan: Plan): Lack[] =>
+  plan.controls.runLamp === true && !lampWanted(plan)
+    ? [{ does: 'relay-open', why: 'the run lamp: the relay switches something else' }]
+    : []
 
 /** Reverse, where only a foot switch sends RUN. */
 const footLacks = ({ controls, wiring }: Plan): Lack[] =>

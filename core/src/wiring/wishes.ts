@@ -46,6 +46,7 @@ export function stopFunction(plan: Plan): TerminalFunction | undefined {
     case 'stop-input':
       return 'stop-open'
     case 'ramp-input':
+    case 'ramp-then-off':
       return 'quick-stop'
     case 'coast-input':
       return coasts(plan)
@@ -55,6 +56,16 @@ export function stopFunction(plan: Plan): TerminalFunction | undefined {
     default:
       return undefined
   }
+}
+
+/**
+ * What a delay relay takes away once the ramp is over: torque by its own terminals where the drive has them, else an input
+ * that lets it coast; nothing where that input is the one that runs it.
+ */
+export function delayedFunction(plan: Plan): TerminalFunction | undefined {
+  if (plan.controls.emergencyStop !== 'ramp-then-off') return undefined
+  if (plan.manual === undefined || has(plan, 'torque-off-1')) return 'torque-off-1'
+  return runWay(plan)?.forward === coasts(plan) ? undefined : coasts(plan)
 }
 
 /** A lamp by the drive's relay, which then does nothing else. */
@@ -82,6 +93,13 @@ export function wishesOf(plan: Plan): Map<TerminalFunction, string> {
   if (emergencyStop === 'safe-torque-off') {
     want('torque-off-1', 'the stop mushroom')
     if ((wiring.torqueOffChannels ?? 2) > 1) want('torque-off-2', 'the stop mushroom’s second channel')
+  }
+  if (emergencyStop === 'ramp-then-off') {
+    const delayed = delayedFunction(plan)
+    want(delayed, 'the delay relay')
+    if (delayed === 'torque-off-1' && (wiring.torqueOffChannels ?? 2) > 1)
+      want('torque-off-2', 'the delay relay’s second contact')
+    want('supply-24', 'the delay relay')
   }
   if (plan.drive.resistor !== undefined) {
     want('resistor-1', 'the brake resistor')
@@ -133,7 +151,7 @@ export function enableChain({ wiring, drive, installation }: Plan): string[] {
     ...(drive.resistor?.thermalSwitch === 'trips-drive' ? ['resistor'] : []),
     ...(wiring.isolator === 'early-break' ? ['isolator'] : []),
     ...(wiring.motorSwitch === 'early-break' ? ['motor-switch'] : []),
-    ...(wiring.motors === 'two-overloads' ? ['overload'] : []),
+    ...(wiring.motors === 'two-overloads' ? ['overload', 'overload-2'] : []),
   ]
 }
 

@@ -12,7 +12,9 @@ export interface TerminalNeed {
 export function switchInputs({ controls }: Plan): number {
   const run = controls.runBy === 'momentary' ? 2 : controls.runBy === 'maintained' || controls.runBy === 'cnc' ? 1 : 0
   const reverse = controls.reverseWanted && run > 0 ? 1 : 0
-  const emergency = ['stop-input', 'ramp-input', 'coast-input'].includes(controls.emergencyStop ?? '') ? 1 : 0
+  const emergency = ['stop-input', 'ramp-input', 'ramp-then-off', 'coast-input'].includes(controls.emergencyStop ?? '')
+    ? 1
+    : 0
   const presets = controls.reference === 'presets' ? 2 : 0
   return run + reverse + emergency + presets
 }

@@ -1,7 +1,8 @@
 import type { TerminalFunction } from '../../manual/terminalFunctions'
 import { listed, message, seconds } from '../../quantities'
-import { set } from '../../plan'
+import { rampsAtMushroom, set } from '../../plan'
 import { endOf, type Device, type End } from '../../wiring/model'
+import { delayedFunction } from '../../wiring/wishes'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
 import { conducts, deviceBy, driveEnds, endWords, netOf, ofChoices, ofWiring, type Circuit } from './wired'
@@ -18,6 +19,18 @@ const stopInputs: readonly TerminalFunction[] = [
 
 /** Longer than this within reach, a category 0 stop wants a brake or a ramp first. */
 const COAST_S = 10
+
+/** A delay is set a fifth over what the ramp takes. */
+const DELAY_OVER = 1.2
+
+/** What a drive may do without anybody's RUN, and what comes of it. */
+const byItself = {
+  timer: ['A timer of the drive starts it', 'Its hour comes with somebody’s hand in it.'],
+  sleep: ['It wakes by itself', 'What sleeps stands still and looks as if it were off.'],
+  reset: ['It resets a trip by itself', 'It tripped for a reason, and starts again on whoever is looking for that.'],
+  jog: ['A jog goes on by itself', 'A jog is safe only because it ends where the finger is lifted.'],
+  several: ['More than one thing starts it by itself', 'Each of them comes with somebody’s hand in the machine.'],
+} as const
 
 /** Kinds of machine whose tool is reached past a guard. */
 const guarded = new Set([
@@ -139,7 +152,7 @@ export const stopChecks = [
       if (inputs.length === 0) return doesNotApply('The drive has no safe torque off')
       const { emergencyStop } = circuit.facts.plan.controls
       if (emergencyStop === undefined) return lacks('controls.emergencyStop')
-      if (emergencyStop !== 'safe-torque-off')
+      if (emergencyStop !== 'safe-torque-off' && delayedFunction(circuit.facts.plan) !== 'torque-off-1')
         return good(message`Not used: its bridge stays in, or the drive does not run.`)
       const supplies = driveEnds(circuit, 'torque-off-supply', 'supply-24').map((end) => netOf(circuit, end))
       const bridged = inputs.filter((end) => supplies.includes(netOf(circuit, end)))
@@ -160,7 +173,8 @@ export const stopChecks = [
     (circuit): Answer => {
       const { controls, wiring } = circuit.facts.plan
       if (controls.emergencyStop === undefined) return lacks('controls.emergencyStop')
-      if (controls.emergencyStop !== 'safe-torque-off') return doesNotApply('The mushroom does not go there')
+      if (controls.emergencyStop !== 'safe-torque-off' && delayedFunction(circuit.facts.plan) !== 'torque-off-1')
+        return doesNotApply('The mushroom does not go there')
       const has = circuit.manual.terminals.filter((t) => t.does === 'torque-off-1' || t.does === 'torque-off-2').length
       if (has === 0) return doesNotApply('Its manual knows no such terminal, which is judged by itself')
       return has > 1 && wiring.torqueOffChannels !== undefined && wiring.torqueOffChannels < 2
@@ -196,6 +210,99 @@ export const stopChecks = [
     },
   ),
 
+  ofWiring(
+    { id: 'wiring.stop-delay', asks: 'Delay that lasts as long as the ramp', by: 'first-spin', danger: true },
+    (circuit): Answer => {
+      const { controls, wiring } = circuit.facts.plan
+      if (controls.emergencyStop === undefined) return lacks('controls.emergencyStop')
+      if (controls.emergencyStop !== 'ramp-then-off') return doesNotApply('No delay takes the torque away')
+      const relay = deviceBy(circuit, 'delay-relay')
+      if (!relay)
+        return {
+          severity: 'stop',
+          about: 'nothing-goes',
+          title: message`Nothing takes the torque away after the ramp`,
+          says: message`This drive has no terminal for it beside the one that runs it: it ramps by its program and stays live.`,
+          why: 'Category 1 is a ramp, and then the power off whatever the program does (IEC 60204-1). A supply contactor, or a drive with safe torque off.',
+          path: 'controls.emergencyStop',
+        }
+      if (controls.quickRampS === undefined) return lacks('controls.quickRampS')
+      if (wiring.stopDelayS === undefined) return lacks('wiring.stopDelayS')
+      const rounded = Math.ceil(controls.quickRampS * DELAY_OVER * 2) / 2
+      return wiring.stopDelayS >= controls.quickRampS
+        ? good(
+            message`The torque goes after ${seconds(wiring.stopDelayS)}, the ramp takes ${seconds(controls.quickRampS)}.`,
+          )
+        : {
+            severity: 'watch',
+            about: 'too-short',
+            title: message`The delay is over before the ramp`,
+            says: message`After ${seconds(wiring.stopDelayS)} the torque goes; the ramp wants ${seconds(controls.quickRampS)}. The rest it coasts.`,
+            why: 'The seconds that the ramp was to save are lost, and a resistor is no longer used.',
+            remedies: [
+              {
+                label: message`Set the delay to ${seconds(rounded)}`,
+                patch: [set('wiring.stopDelayS', rounded)],
+              },
+            ],
+            path: 'wiring.stopDelayS',
+          }
+    },
+  ),
+
+  ofChoices(
+    {
+      id: 'wiring.starts-itself',
+      asks: 'Nothing that starts it by itself',
+      by: 'on-machine',
+      chainLink: 'spindle',
+      danger: true,
+    },
+    ({ plan: { wiring } }): Answer => {
+      const by = wiring.startsItself
+      if (by === undefined) return lacks('wiring.startsItself')
+      if (by === 'nothing') return good(message`No timer, no sleep and wake, no reset by itself, no jog it remembers.`)
+      const [title, why] = byItself[by]
+      return {
+        severity: 'stop',
+        about: by,
+        title: message`${title}`,
+        says: message`Nothing may start this machine but a RUN that somebody gives who sees it.`,
+        why,
+        remedies: [{ label: message`It is switched off in the drive`, patch: [set('wiring.startsItself', 'nothing')] }],
+        path: 'wiring.startsItself',
+      }
+    },
+  ),
+
+  ofChoices(
+    {
+      id: 'wiring.reverse-waits',
+      asks: 'Reverse only from standstill',
+      by: 'on-machine',
+      chainLink: 'spindle',
+      danger: true,
+    },
+    ({ plan: { controls, survey, wiring } }): Answer => {
+      if (controls.reverseWanted === undefined) return lacks('controls.reverseWanted')
+      if (!controls.reverseWanted) return doesNotApply('It never runs in reverse')
+      if (wiring.reverseWaits === undefined) return lacks('wiring.reverseWaits')
+      if (wiring.reverseWaits) return good(message`It stands first, whatever the switch asks.`)
+      const screwed = survey.spindleNose === 'threaded' && controls.reverseLocked !== true
+      return {
+        severity: screwed ? 'stop' : 'watch',
+        about: screwed ? 'threaded' : 'reverses',
+        title: message`It reverses before it stands`,
+        says: screwed
+          ? message`Thrown over at speed, the chuck’s own weight unscrews it from its thread.`
+          : message`Thrown over at speed, belt, keys and gears take the whole swing twice.`,
+        why: 'Drives have a setting that waits for zero before the other way; a drum switch has a middle to wait in.',
+        remedies: [{ label: message`The drive waits for standstill`, patch: [set('wiring.reverseWaits', true)] }],
+        path: 'wiring.reverseWaits',
+      }
+    },
+  ),
+
   ofChoices(
     {
       id: 'wiring.coast-long',
@@ -207,7 +314,7 @@ export const stopChecks = [
     ({ plan }): Answer => {
       const { emergencyStop } = plan.controls
       if (emergencyStop === undefined) return lacks('controls.emergencyStop')
-      if (emergencyStop === 'none' || emergencyStop === 'stop-input' || emergencyStop === 'ramp-input')
+      if (emergencyStop === 'none' || emergencyStop === 'stop-input' || rampsAtMushroom(emergencyStop))
         return doesNotApply('The mushroom does not let it coast')
       if (plan.survey.coastS === undefined) return lacks('survey.coastS')
       return plan.survey.coastS <= COAST_S
@@ -262,7 +369,7 @@ export const stopChecks = [
     { id: 'wiring.reset-watched', asks: 'Reset that is watched', by: 'in-use' },
     ({ plan: { controls, wiring } }): Answer => {
       if (controls.emergencyStop === undefined) return lacks('controls.emergencyStop')
-      if (controls.emergencyStop !== 'safe-torque-off' && controls.emergencyStop !== 'contactor')
+      if (!['safe-torque-off', 'contactor', 'ramp-then-off'].includes(controls.emergencyStop))
         return doesNotApply('The mushroom is no emergency stop')
       if (wiring.resetWatched === undefined) return lacks('wiring.resetWatched')
       return wiring.resetWatched

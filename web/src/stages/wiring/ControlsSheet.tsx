@@ -5,6 +5,7 @@ import { QuantityField } from '../../parts/QuantityField'
 /** How it is run, stopped and given its speed: what the control wires follow from. */
 export function ControlsSheet() {
   const { controls, survey } = usePlan()
+  const ramps = controls.emergencyStop === 'ramp-input' || controls.emergencyStop === 'ramp-then-off'
   const stays = controls.runBy === 'maintained' || controls.runBy === 'momentary'
   return (
     <section className="sheet mb-3" aria-labelledby="controls">
@@ -16,7 +17,8 @@ export function ControlsSheet() {
         {stays && <SelectField path="wiring.runWith" />}
         <SelectField path="controls.stopBy" />
         <SelectField path="controls.emergencyStop" />
-        {controls.emergencyStop === 'ramp-input' && <QuantityField path="controls.quickRampS" placeholder="2 s" />}
+        {ramps && <QuantityField path="controls.quickRampS" placeholder="2 s" />}
+        {controls.emergencyStop === 'ramp-then-off' && <QuantityField path="wiring.stopDelayS" placeholder="3 s" />}
         <SelectField path="controls.reference" />
         {(controls.reference === 'knob' || controls.reference === 'analogue') && (
           <SelectField path="controls.knobMode" />
@@ -29,7 +31,9 @@ export function ControlsSheet() {
         <YesNoField path="controls.runLamp" />
         <SelectField path="wiring.relayDoes" />
         <YesNoField path="controls.reverseWanted" />
+        {controls.reverseWanted && <YesNoField path="wiring.reverseWaits" />}
         {controls.reverseWanted && survey.spindleNose === 'threaded' && <YesNoField path="controls.reverseLocked" />}
+        <SelectField path="wiring.startsItself" />
         <YesNoField path="controls.thermistorWired" />
         {controls.thermistorWired && <SelectField path="wiring.thermistorOn" />}
       </div>

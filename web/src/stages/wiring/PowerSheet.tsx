@@ -3,12 +3,15 @@ import { usePlan } from '../../state/openPlan'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
 import { Disclosure } from '../../parts/Disclosure'
 import { QuantityField } from '../../parts/QuantityField'
+import { WordsField } from '../../parts/WordsField'
 
 /** What stands between wall and motor, and what else must be closed to let it run. */
 export function PowerSheet() {
   const plan = usePlan()
   const { wiring, motor, controls } = plan
   const mushroom = controls.emergencyStop !== undefined && controls.emergencyStop !== 'none'
+  const emergencyStop = ['safe-torque-off', 'contactor', 'ramp-then-off'].includes(controls.emergencyStop ?? '')
+  const hasConnector = wiring.motorConnector === 'pin-earthed' || wiring.motorConnector === 'pin-empty'
   const nec = regionOf(plan) === 'nec'
   const switched = wiring.isolator !== undefined && wiring.isolator !== 'plug' && wiring.isolator !== 'none'
   return (
@@ -22,6 +25,14 @@ export function PowerSheet() {
         <QuantityField path="wiring.ownFuseA" placeholder="16 A" />
         <SelectField path="wiring.motorSwitch" />
         <SelectField path="wiring.motorConnector" />
+        {hasConnector && (
+          <>
+            <WordsField path="wiring.pinU" />
+            <WordsField path="wiring.pinV" />
+            <WordsField path="wiring.pinW" />
+            {wiring.motorConnector === 'pin-earthed' && <WordsField path="wiring.pinEarth" />}
+          </>
+        )}
         <SelectField path="wiring.motorShield" />
         <YesNoField path="wiring.motorEarthInside" />
         <YesNoField path="wiring.oneGland" />
@@ -33,12 +44,10 @@ export function PowerSheet() {
         {mushroom && <YesNoField path="wiring.stopYellow" />}
         <YesNoField path="wiring.deadMushroom" />
         <YesNoField path="wiring.guardSwitch" />
-        {controls.emergencyStop === 'safe-torque-off' && (
+        {(controls.emergencyStop === 'safe-torque-off' || controls.emergencyStop === 'ramp-then-off') && (
           <QuantityField path="wiring.torqueOffChannels" placeholder="2" />
         )}
-        {(controls.emergencyStop === 'safe-torque-off' || controls.emergencyStop === 'contactor') && (
-          <YesNoField path="wiring.resetWatched" />
-        )}
+        {emergencyStop && <YesNoField path="wiring.resetWatched" />}
         {motor.cooling === 'blower' && <YesNoField path="wiring.blowerOwnSupply" />}
         {wiring.blowerOwnSupply && <YesNoField path="wiring.secondSupplyLabelled" />}
         {nec && <QuantityField path="wiring.panelShortCircuitA" placeholder="5000 A" />}
