@@ -75,7 +75,8 @@ test('a wire changed by hand is marked, judged, and kept when the plan changes',
   await dialog.getByLabel('Why').fill('As the old knob was')
   await dialog.getByRole('button', { name: 'Keep it so' }).click()
   await expect(page.getByText('by hand: As the old knob was').first()).toBeVisible()
-  // A knob the wrong way round is a stop.
+  // A knob the wrong way round is a stop; round a drawing the findings are a button.
+  await page.getByRole('button', { name: /^\d+ findings/ }).click()
   await expect(page.getByRole('article').filter({ hasText: 'The knob works backwards' })).toBeVisible()
   await page
     .getByLabel('Lamp that shows RUN')
@@ -87,6 +88,33 @@ test('a wire changed by hand is marked, judged, and kept when the plan changes',
   await expect(page.getByText('by hand: As the old knob was').first()).toBeVisible()
   await page.getByRole('button', { name: 'As planned again' }).click()
   await expect(page.getByRole('article').filter({ hasText: 'The knob works backwards' })).toBeHidden()
+})
+
+test('round a drawing chain, card and findings fold away, and come back at a press or a key', async ({
+  page,
+  shop,
+}) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'wiring')
+  const chain = page.getByRole('navigation', { name: 'The chain from wall to spindle' })
+  const findings = page.getByRole('heading', { name: 'Findings' })
+  await expect(page.getByRole('list', { name: 'The chain in one line' })).toBeVisible()
+  await expect(chain).toBeHidden()
+  await expect(findings).toBeHidden()
+  const before = (await page.locator('#surface').boundingBox())?.width ?? 0
+  await page.getByRole('button', { name: /^\d+ findings/ }).click()
+  await expect(findings).toBeVisible()
+  expect(((await page.locator('#surface').boundingBox())?.width ?? 0) + 250).toBeLessThan(before)
+  await page.getByRole('button', { name: 'Chain', exact: true }).click()
+  await expect(chain).toBeVisible()
+  await page.getByRole('heading', { name: 'Wiring', level: 1 }).click()
+  await page.keyboard.press('h')
+  await expect(chain).toBeHidden()
+  // The key that goes to a finding brings them back.
+  await page.keyboard.press('f')
+  await expect(findings).toBeVisible()
+  // Elsewhere the shell is as it was.
+  await page.keyboard.press('1')
+  await expect(chain).toBeVisible()
 })
 
 test('it turned the wrong way: its own steps, and the wiring as built keeps the change', async ({ page, shop }) => {

@@ -78,6 +78,8 @@ const saysByAbsence = [
   /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,
   /^wiring\.motors$/,
+  // The hertz of the mains say then whose rules they are.
+  /^supply\.region$/,
   /^motor\.(highVoltageV|platePoles|maximumRpm)$/,
   /^survey\.holders\.\d+\.heldBy$/,
   /^survey\.(positions|jobs)\.\d+\.positionId$/,

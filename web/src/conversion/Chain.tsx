@@ -14,7 +14,7 @@ const edge: Record<ChainLink['state'], string> = {
 }
 
 /** Wall to spindle, always in view; every change answers here at once. */
-export function Chain() {
+export function Chain({ folded = false }: { folded?: boolean }) {
   const { chain } = useEvaluation()
   const isBehind = useAppSelector(selectIsBehind)
   const isLost = useAppSelector((state) => state.judging.lost)
@@ -24,7 +24,7 @@ export function Chain() {
       <nav
         aria-busy={isBehind}
         aria-label="The chain from wall to spindle"
-        className="overflow-x-auto border-b border-rule px-3 py-2.5 sm:px-4"
+        className={`overflow-x-auto border-b border-rule px-3 py-2.5 sm:px-4 ${folded ? 'lg:hidden print:block' : ''}`}
         tabIndex={-1}
       >
         <ol className="flex min-w-max items-stretch lg:grid lg:min-w-0 lg:grid-cols-[1fr_22px_1fr_22px_1.2fr_22px_0.95fr_22px_1.1fr]">

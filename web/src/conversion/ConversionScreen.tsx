@@ -10,6 +10,7 @@ import { Chain } from './Chain'
 import { ChainLine } from './ChainLine'
 import { unsentDrafts } from '../state/unsent'
 import { Findings } from './Findings'
+import { FoldedLine } from './FoldedLine'
 import { FirstVerdict } from './FirstVerdict'
 import { Overlays } from './Overlays'
 import { closed, opened } from '../state/planSlice'
@@ -23,6 +24,7 @@ import { fetchJudge } from '../state/judging'
 import { useSendPhotos } from '../photos/sendPhotos'
 import { useSendHeld } from '../state/sendHeld'
 import { useJudge } from './useJudge'
+import { useFolds } from './useFolds'
 import { useKeys } from './useKeys'
 import { useStageScroll } from './useStageScroll'
 
@@ -100,6 +102,14 @@ export function ConversionScreen() {
   )
 }
 
+/** Of the route card, the stage and the findings, by what is folded away. */
+const widths = {
+  'card-findings': 'lg:grid-cols-[196px_minmax(0,1fr)_306px]',
+  card: 'lg:grid-cols-[196px_minmax(0,1fr)]',
+  'numbers-findings': 'lg:grid-cols-[60px_minmax(0,1fr)_306px]',
+  numbers: 'lg:grid-cols-[60px_minmax(0,1fr)]',
+} as const
+
 function OpenConversion() {
   const { id = '', stage: inAddress } = useParams()
   const navigate = useNavigate()
@@ -110,6 +120,8 @@ function OpenConversion() {
   const merges = useAppSelector((state) => state.plan.open?.merges)
   const wanted = useAppSelector((state) => state.screen.wantedStage)
   const Surface = surfaces[stage]
+  const { isFolded } = useFolds(stage)
+  const columns = widths[`${isFolded('card') ? 'numbers' : 'card'}${isFolded('findings') ? '' : '-findings'}`]
 
   useEffect(() => {
     if (!wanted) return
@@ -139,9 +151,10 @@ function OpenConversion() {
           Skip to the stage
         </a>
         <TopBar />
-        <Chain />
+        <Chain folded={isFolded('chain')} />
         <ChainLine />
-        <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[196px_minmax(0,1fr)_306px]">
+        <FoldedLine stage={stage} />
+        <div className={`flex min-h-0 flex-1 flex-col lg:grid ${columns}`}>
           <RouteCard stage={stage} />
           <main
             id="surface"
@@ -154,7 +167,7 @@ function OpenConversion() {
               <Surface />
             </Suspense>
           </main>
-          <Findings stage={stage} />
+          <Findings stage={stage} folded={isFolded('findings')} />
         </div>
         <Overlays />
       </div>

@@ -25,7 +25,7 @@ const sentence = (words: string) => `${words.charAt(0).toUpperCase()}${words.sli
 const bar: Record<Severity, string> = { stop: 'border-l-oxide', watch: 'border-l-brass', note: 'border-l-blue' }
 
 /** What is wrong or worth knowing, stops first; this stage's before the others'. */
-export function Findings({ stage }: { stage: StageId }) {
+export function Findings({ stage, folded = false }: { stage: StageId; folded?: boolean }) {
   const { findings, firstSteps, judged } = useEvaluation()
   const offers = useOffers()
   const dispatch = useAppDispatch()
@@ -37,7 +37,7 @@ export function Findings({ stage }: { stage: StageId }) {
     <aside
       aria-label="Findings"
       id="findings"
-      className="flex -scroll-mt-11 flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l"
+      className={`flex -scroll-mt-11 flex-col gap-2.5 border-rule bg-[color-mix(in_srgb,var(--paper)_60%,var(--card))] px-3 py-3.5 max-lg:border-t lg:overflow-auto lg:border-l ${folded ? 'lg:hidden print:flex' : ''}`}
       tabIndex={-1}
     >
       <div className="flex items-center gap-3">

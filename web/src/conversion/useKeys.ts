@@ -1,10 +1,11 @@
 import { stageIds, type StageId } from '@zesty/core'
 import { useEffect } from 'react'
-import { overlayChanged } from '../state/screenSlice'
-import { useAppDispatch } from '../state/store'
+import { overlayChanged, unfoldedTo } from '../state/screenSlice'
+import { store, useAppDispatch } from '../state/store'
 import { useSwitchUnits } from '../state/useSwitchUnits'
 import { openStage } from '../state/goToField'
 import { focusNextFinding } from './focusFinding'
+import { folds } from './useFolds'
 import { goNext } from './useNext'
 import { useShopId } from '../state/openPlan'
 import { useUnits } from '../state/units'
@@ -16,6 +17,7 @@ export const keyList: readonly { keys: string; does: string }[] = [
   { keys: '[  ]', does: 'Stage before, stage after' },
   { keys: 'n', does: 'Next: what is to be done first' },
   { keys: 'f', does: 'Next finding' },
+  { keys: 'h', does: 'Round a drawing: fold chain, card and findings, or unfold them' },
   { keys: 'w', does: 'Working of the figure in focus' },
   { keys: '/', does: 'Find: go anywhere, do anything' },
   { keys: 'u', does: 'Metric or imperial' },
@@ -43,6 +45,7 @@ export function useKeys(stage: StageId): void {
       ']': () => step(1),
       n: () => dispatch(goNext()),
       f: focusNextFinding,
+      h: () => dispatch(unfoldedTo(store.getState().screen.unfolded.length > 0 ? [] : [...folds])),
       w: () =>
         document.activeElement instanceof HTMLElement &&
         document.activeElement.dataset['figure'] !== undefined &&

@@ -4,6 +4,9 @@ import type { StageId } from '@zesty/core'
 /** Which dialog is over the page; one at a time. */
 export type Overlay = 'palette' | 'keys' | 'revisions' | 'judged' | undefined
 
+/** What stands round a stage and folds away where the stage is a drawing. */
+export type Fold = 'chain' | 'card' | 'findings'
+
 interface Screen {
   overlay: Overlay
   /** A stage that something on the page asks for; the conversion's screen opens it and clears it. */
@@ -14,6 +17,8 @@ interface Screen {
   stranger: boolean
   /** Fields and findings of the open conversion that Next has led to already. */
   passed: string[]
+  /** What is folded out again round a drawing. */
+  unfolded: Fold[]
 }
 
 const initialState: Screen = {
@@ -22,6 +27,7 @@ const initialState: Screen = {
   noticed: false,
   stranger: false,
   passed: [],
+  unfolded: [],
 }
 
 const screenSlice = createSlice({
@@ -46,12 +52,29 @@ const screenSlice = createSlice({
     passedForgotten: (state) => {
       state.passed = []
     },
+    foldTurned: (state, { payload }: PayloadAction<Fold>) => {
+      state.unfolded = state.unfolded.includes(payload)
+        ? state.unfolded.filter((fold) => fold !== payload)
+        : [...state.unfolded, payload]
+    },
+    unfoldedTo: (state, { payload }: PayloadAction<Fold[]>) => {
+      state.unfolded = payload
+    },
     noticed: (state) => {
       state.noticed = true
     },
   },
 })
 
-export const { overlayChanged, stageWanted, stageOpened, noticed, passedBy, passedForgotten, strangerSeen } =
-  screenSlice.actions
+export const {
+  foldTurned,
+  overlayChanged,
+  stageWanted,
+  stageOpened,
+  noticed,
+  passedBy,
+  passedForgotten,
+  strangerSeen,
+  unfoldedTo,
+} = screenSlice.actions
 export const screenReducer = screenSlice.reducer
