@@ -198,12 +198,13 @@ describe('parts, checks, and what was found', () => {
   test('an old wire is told what becomes of it, and the step says so', () => {
     show(<Live of={OldWires} />, lathe())
     const steps = () => stepsOf(open().plan, wired()).find(({ id }) => id === 'old-off')?.do
-    expect(steps()?.[0]).toMatch(/nobody said what becomes of it/)
-    fireEvent.change(screen.getByLabelText('What becomes of 1'), { target: { value: 'off' } })
+    expect(steps()?.[2]).toMatch(/nobody said what becomes of it/)
+    fireEvent.change(screen.getByLabelText('What becomes of 1'), { target: { value: 'stays' } })
     fireEvent.change(screen.getByLabelText('What becomes of 3'), { target: { value: 'used' } })
     const wire = wired().wires.find((w) => w.key === 'motor-u/1')
     fireEvent.change(screen.getByLabelText('3 is used again as'), { target: { value: wire?.key } })
-    expect(steps()?.[0]).toMatch(/: off, at both ends/)
+    expect(steps()?.[0]).toMatch(/: stays where it is/)
+    expect(steps()?.[1]).toMatch(/: off, at both ends/)
     expect(steps()?.[2]).toContain(`is wire ${wire?.number ?? ''} from now on`)
   })
   test('every check of the wiring has its answer', () => {

@@ -1,8 +1,18 @@
 // One drive's manual as data: terminals, links, jumpers, codes; what they do under settings, and what is jotted of them.
-export { emptyManual, type Manual, type ManualCode, MANUAL_FORMAT, type ManualTerminal } from '../manual/manual'
-export { jottedInto } from '../manual/jottedInto'
+export {
+  displayMoments,
+  emptyManual,
+  jumperChoices,
+  linkPurposes,
+  type Manual,
+  type ManualCode,
+  MANUAL_FORMAT,
+  type ManualTerminal,
+  trimFunctions,
+} from '../manual/manual'
+export { freeId, jottedInto } from '../manual/jottedInto'
 export { worksheetInto, type WorksheetAnswers, worksheetQuestions } from '../manual/worksheet'
-export { functionWords, readJottings, type Jottings } from '../manual/readJottings'
+export { functionNamed, functionWords, readJottings, type Jottings } from '../manual/readJottings'
 export { manualFile, readManual } from '../manual/readManual'
 export {
   terminalFunctions,

@@ -57,6 +57,15 @@ const clampSchema = z.strictObject({
   bareMm: z.number().min(2).max(60).optional(),
 })
 
+export const linkPurposes = {
+  enable: 'The enable',
+  'safe-torque-off': 'Safe torque off',
+  choke: 'A choke in the bus',
+  stop: 'A stop button',
+  'outside-fault': 'Faults from outside',
+  other: 'Another thing',
+} as const
+
 /** A wire or strap that the maker fitted between two terminals. */
 const factoryLinkSchema = z.strictObject({
   id,
@@ -64,7 +73,7 @@ const factoryLinkSchema = z.strictObject({
   to: id,
   purpose: text(160),
   /** What must be wired instead once it is out. */
-  outFor: z.enum(['enable', 'safe-torque-off', 'choke', 'stop', 'outside-fault', 'other']),
+  outFor: z.enum(keysOf(linkPurposes)),
   /** Whether it must be in for the keypad alone to run the motor. */
   keypadNeedsIt: z.boolean().optional(),
   page,
@@ -77,6 +86,16 @@ const positionSchema = z.strictObject({
   logic: z.enum(['sink', 'source']).optional(),
 })
 
+export const jumperChoices = {
+  'sink-source': 'Sink or source',
+  'volts-or-milliamps': 'Volts or milliamps',
+  'input-volts': 'Volts of the supply',
+  'motor-power': 'Power of the motor',
+  'input-phases': 'Phases of the supply',
+  'filter-earth': 'Earth of the filter',
+  other: 'Another thing',
+} as const
+
 /** A jumper or switch inside: its positions, and the one that it comes in. */
 const jumperSchema = z.strictObject({
   id,
@@ -84,15 +103,7 @@ const jumperSchema = z.strictObject({
   kind: z.enum(['jumper', 'dip', 'strap']),
   positions: z.array(positionSchema).min(2).max(8),
   comesIn: printed.optional(),
-  chooses: z.enum([
-    'sink-source',
-    'volts-or-milliamps',
-    'input-volts',
-    'motor-power',
-    'input-phases',
-    'filter-earth',
-    'other',
-  ]),
+  chooses: z.enum(keysOf(jumperChoices)),
   onlyWithoutPower: z.boolean().default(true),
   page,
 })

@@ -77,6 +77,14 @@ const terminalWords: readonly [RegExp, TerminalFunction][] = [
   [/\b(nothing|unused|spare|n\/?c|leave)\b/i, 'nothing'],
 ]
 
+/**
+ * What words say that a terminal does; nothing where they say nothing known.
+ *
+ * @example functionNamed('run in reverse') // 'run-reverse'
+ */
+export const functionNamed = (words: string): TerminalFunction | undefined =>
+  terminalWords.find(([pattern]) => pattern.test(words))?.[1]
+
 /** What people write for what a setting is, before the product's own labels are tried. */
 const settingWords: readonly [RegExp, SettingId][] = [
   [/\b(rated|motor) (volts?|voltage)\b/i, 'ratedVoltageV'],
@@ -127,7 +135,7 @@ function read(line: string, { terminals, codes, rest }: Jottings): void {
   }
   const terminal = TERMINAL.exec(short)?.groups
   const words = terminal?.['words']?.trim() ?? ''
-  const does = terminalWords.find(([pattern]) => pattern.test(words))?.[1]
+  const does = functionNamed(words)
   if (terminal && (does !== undefined || isName(terminal['prints'] ?? '')))
     terminals.push({ prints: terminal['prints']?.trim() ?? '', words, does })
   else rest.push(line)

@@ -11,6 +11,7 @@ import type { Fault } from '@zesty/core/rules'
 import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { readManualFile, saveManual } from '../../library/manualFiles'
+import { Disclosure } from '../../parts/Disclosure'
 import { FaultList } from '../../parts/FaultList'
 import { FileButton } from '../../parts/FileButton'
 import { Photos } from '../../photos/Photos'
@@ -18,6 +19,8 @@ import { api, problemText } from '../../state/api'
 import { notice } from '../../state/notice'
 import { useChange, usePlan, useShopId } from '../../state/openPlan'
 import { useItems } from '../../state/useItems'
+import { ManualBoard } from './manual/ManualBoard'
+import { ManualEditor } from './manual/ManualEditor'
 import { Worksheet } from './Worksheet'
 
 /** The drive's manual that this conversion goes by: taken from the library, from a file, jotted, or asked for. */
@@ -104,6 +107,21 @@ export function ManualSheet() {
       )}
       <FaultList faults={faults} />
       {manual && <Photos of="manual" subject={manual.name} what={`pages of ${manual.name}`} />}
+      {manual && (
+        <>
+          <ManualBoard manual={manual} />
+          <div className="no-print mt-2 border-t border-rule">
+            <Disclosure name="Change it, field by field" holds="manual">
+              {/* Another version begins another copy. */}
+              <ManualEditor
+                key={JSON.stringify(manual)}
+                manual={manual}
+                onKeep={(changed) => take(changed, `The manual of ${changed.name}`)}
+              />
+            </Disclosure>
+          </div>
+        </>
+      )}
       <Jotted onTake={(jotted) => take(jotted, 'As jotted')} />
       <Worksheet
         manual={manual ?? emptyManual(plan.drive.name ?? plan.name)}
