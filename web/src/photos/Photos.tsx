@@ -6,7 +6,18 @@ import { Overlay } from '../parts/Overlay'
 import { usePhotos, type ShownPhoto } from './usePhotos'
 
 /** Photos of one thing, small in a row; a press shows one whole, with what is seen on it. */
-export function Photos({ of, subject, what }: { of: PhotoSubject; subject?: string; what: string }) {
+export function Photos({
+  of,
+  subject,
+  what,
+  words = 'Photo',
+}: {
+  of: PhotoSubject
+  subject?: string
+  what: string
+  /** On the button. */
+  words?: string
+}) {
   const { photos, add, note, remove } = usePhotos(of, subject)
   const input = useRef<HTMLInputElement>(null)
   const [isBusy, setBusy] = useState(false)
@@ -57,7 +68,7 @@ export function Photos({ of, subject, what }: { of: PhotoSubject; subject?: stri
         }}
       />
       <button type="button" className="btn no-print mt-2" disabled={isBusy} onClick={() => input.current?.click()}>
-        <Camera size={18} aria-hidden="true" /> {isBusy ? 'Keeping' : 'Photo'}
+        <Camera size={18} aria-hidden="true" /> {isBusy ? 'Keeping' : words}
       </button>
       <Overlay title={`Photo, ${what}`} open={open !== undefined} onClose={() => setOpenId(undefined)} widest>
         {open && (

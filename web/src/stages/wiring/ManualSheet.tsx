@@ -106,7 +106,9 @@ export function ManualSheet() {
         </p>
       )}
       <FaultList faults={faults} />
-      {manual && <Photos of="manual" subject={manual.name} what={`pages of ${manual.name}`} />}
+      {manual && (
+        <Photos of="manual" subject={manual.name} what={`pages of ${manual.name}`} words="Photograph a page" />
+      )}
       {manual && (
         <>
           <ManualBoard manual={manual} />

@@ -6,7 +6,7 @@ export function ManualBoard({ manual }: { manual: Manual }) {
   if (jumpers.length + display.length + faults.length === 0) return null
   return (
     <details className="mt-2 border-t border-rule pt-1">
-      <summary className="flex min-h-11 items-center font-semibold text-blue underline underline-offset-4">
+      <summary className="flex min-h-11 items-center pl-px font-semibold text-blue underline underline-offset-4">
         Jumpers, display and faults
       </summary>
       <div className="grid gap-x-6 gap-y-3 text-[15px] @narrow:grid-cols-2">
