@@ -4,7 +4,9 @@ import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
 import { emptyManual } from '@zesty/core/manual'
 import { stepsOf, wiringOf, type Wiring } from '@zesty/core/wiring'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { api } from '../src/state/api'
 import { usePlan } from '../src/state/openPlan'
+import { store } from '../src/state/store'
 import { AsFoundSheet } from '../src/stages/survey/AsFoundSheet'
 import { BuildSheet } from '../src/stages/wiring/BuildSheet'
 import { ChecksSheet } from '../src/stages/wiring/ChecksSheet'
@@ -17,7 +19,11 @@ import { Worksheet } from '../src/stages/wiring/Worksheet'
 import { keeps, lathe, open, pick, server, show } from './page'
 
 beforeEach(() => void server(keeps))
-afterEach(cleanup)
+afterEach(() => {
+  cleanup()
+  // Readings of one test are not the next one's.
+  store.dispatch(api.util.resetApiState())
+})
 
 /** A sheet of the stage, with the wiring of the plan as it is at that moment. */
 function Live({ of: Sheet }: { of: (props: { wiring: Wiring }) => React.ReactNode }) {
@@ -130,6 +136,14 @@ describe('build and prove', () => {
     type('0.4')
     expect(await screen.findByText('Not as it should be: stop here')).toBeTruthy()
     expect(open().plan.wiring.steps?.['earth']?.readings).toBeUndefined()
+  })
+  test('the day it may go back stands in the step of its first starts', () => {
+    show(<Live of={BuildSheet} />, lathe())
+    fireEvent.change(screen.getByLabelText('Step'), { target: { value: 'arrival' } })
+    fireEvent.change(screen.getByLabelText(fieldAt('wiring.sendBackBy').label), { target: { value: '2027-01-20' } })
+    expect(open().plan.wiring.sendBackBy).toBe('2027-01-20')
+    fireEvent.change(screen.getByLabelText('Step'), { target: { value: 'ten-starts' } })
+    expect(within(current()).getByText(/Before 2027-01-20: ten starts/)).toBeTruthy()
   })
   test('what is left for later is a loose end; a typed one goes when it is undone', () => {
     show(<Live of={BuildSheet} />, lathe())

@@ -25,6 +25,7 @@ export { panelOf, type PanelPlan } from '../schematic/panel'
 export { sheetsOf, type SchematicSheet } from '../schematic/sheetsOf'
 // The work, a step at a time.
 export { answerStep, swapLeads } from '../sequence/answerStep'
+export { circuitOf } from '../sequence/circuitOf'
 export { looseEndsOf, whereItStopped, type LooseEnd } from '../sequence/looseEnds'
 export { buildParts, isOfStep, judgeReading, readAtStep, type BuildStep, type StepReading } from '../sequence/step'
 export { firstSpinSettings, stepsOf } from '../sequence/stepsOf'

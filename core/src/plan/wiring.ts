@@ -125,6 +125,8 @@ export const stepRecordSchema = z.strictObject({
     .optional()
     .meta({ label: 'Measured' }),
   note: words('Note', 500),
+  /** Of a proof: a short name for the wiring that it was made on. */
+  circuit: text(12).optional().meta({ label: 'Proved on the wiring' }),
   on: text(10).optional().meta({ label: 'On' }),
 })
 
@@ -200,6 +202,9 @@ export const wiringSchema = z.strictObject({
     'By whoever knows the supply',
   ),
   driveShortCircuitA: quantity('current', 'Short-circuit rating of the drive', 100, 200_000, 'By its manual'),
+  // Days as they stand in a calendar, ISO 8601.
+  receivedOn: words('The drive came on', 10),
+  sendBackBy: words('It may go back until', 10),
   changes: z.array(wireChangeSchema).max(60).optional().meta({ label: 'Wired otherwise' }),
   // Listed before anything is stripped, long before anybody thinks of the new wiring.
   asFound: on('survey', z.array(foundWireSchema).max(120).optional().meta({ label: 'Wires as found' })),

@@ -1,16 +1,21 @@
 import { set, type Patch, type Plan, type StepRecord } from '../plan'
 import type { Wiring } from '../wiring/model'
+import { circuitOf } from './circuitOf'
 import type { BuildStep } from './step'
 
 /** A step's answer, kept with what was ticked and measured; numbers of wires stay from the first answer on. */
 export function answerStep(plan: Plan, wiring: Wiring, step: BuildStep, record: StepRecord): Patch {
   return [
-    set('wiring.steps', { ...plan.wiring.steps, [step.id]: record }),
+    set('wiring.steps', { ...plan.wiring.steps, [step.id]: proved(wiring, step, record) }),
     ...(plan.wiring.numbers === undefined
       ? [set('wiring.numbers', Object.fromEntries(wiring.wires.map(({ key, number }) => [key, number])))]
       : []),
   ]
 }
+
+/** A proof says on which wiring it was made: after a change it is made again. */
+const proved = (wiring: Wiring, { part }: BuildStep, record: StepRecord): StepRecord =>
+  part === 'prove' && record.answer === 'done' ? { ...record, circuit: circuitOf(wiring) } : record
 
 /** The wiring as built keeps two motor leads that changed places; changed once more they are as they were. */
 export function swapLeads(plan: Plan, step: BuildStep, id: string): Patch {

@@ -1,5 +1,8 @@
+import type { Reading } from '../measurements/measurement'
 import type { Plan } from '../plan'
-import type { BuildStep } from './step'
+import type { Wiring } from '../wiring/model'
+import { circuitOf } from './circuitOf'
+import { judgeReading, readAtStep, type BuildStep } from './step'
 
 /** Something temporary or left for later. */
 export interface LooseEnd {
@@ -7,22 +10,47 @@ export interface LooseEnd {
   what: string
   /** With it open the machine is not used. */
   stop: boolean
-  /** Typed by somebody, or from a step that was left. */
-  from: 'typed' | 'step'
+  /** Typed by somebody; from a step that was left or went wrong; a proof from before a change. */
+  from: 'typed' | 'step' | 'change'
 }
 
-/** What must still be undone or done: typed ones, and steps that were left or went wrong. */
-export function looseEndsOf(plan: Plan, steps: readonly BuildStep[]): LooseEnd[] {
+/**
+ * What must still be undone or done: typed ones, steps that were left or went wrong, what was measured and is not as it
+ * should be, and what was proved on a wiring that has been changed since.
+ */
+export function looseEndsOf(
+  plan: Plan,
+  steps: readonly BuildStep[],
+  wiring: Wiring,
+  readings: readonly Reading[],
+): LooseEnd[] {
   const typed = (plan.wiring.looseEnds ?? []).flatMap(({ id, what, stop, undone }): LooseEnd[] =>
     undone === true ? [] : [{ id, what: what ?? '', stop: stop === true, from: 'typed' }],
   )
-  const left = steps.flatMap(({ id, title, looseEnd }): LooseEnd[] => {
-    const answer = plan.wiring.steps?.[id]?.answer
-    if (answer !== 'skipped' && answer !== 'wrong') return []
-    return [{ id, what: looseEnd?.what ?? title, stop: answer === 'wrong' || looseEnd?.stop === true, from: 'step' }]
+  const circuit = circuitOf(wiring)
+  const left = steps.flatMap((step): LooseEnd[] => {
+    const { id, title, looseEnd } = step
+    const record = plan.wiring.steps?.[id]
+    const read = readAtStep(step, record?.readings, readings)
+    const wrong = step.readings.filter((asked) => judgeReading(asked, read, step.readings) === 'wrong')
+    if (wrong.length > 0)
+      return [
+        { id, what: `${title}: ${wrong.map((r) => r.label).join(', ')} not as it should be`, stop: true, from: 'step' },
+      ]
+    if (record?.answer === 'skipped' || record?.answer === 'wrong')
+      return [
+        { id, what: looseEnd?.what ?? title, stop: record.answer === 'wrong' || looseEnd?.stop === true, from: 'step' },
+      ]
+    return isOutdated(step, record?.circuit, circuit)
+      ? [{ id, what: `${title}: the wiring was changed since`, stop: looseEnd?.stop === true, from: 'change' }]
+      : []
   })
   return [...typed, ...left]
 }
+
+/** Whether a proof is of a wiring that is not this one. */
+const isOutdated = ({ part }: BuildStep, proved: string | undefined, now: string): boolean =>
+  part === 'prove' && proved !== undefined && proved !== now
 
 /** How far the work is: done, or the step to go on with. */
 export function whereItStopped(plan: Plan, steps: readonly BuildStep[]): BuildStep | undefined {

@@ -59,7 +59,7 @@ function arriving(plan: Plan, made: Wiring, step: Add): void {
     do: [
       'Look for dents, a rattle, broken plastic, wet.',
       'Count the parts against the list; note what is missing.',
-      'Write down the day it came, and the day by which it may go back: first spin before that day.',
+      `Write down the day it came, and the day by which it may go back: first spin and ten starts before ${wiring.sendBackBy ?? 'that day'}.`,
     ],
     sees: ['Its plate says what was ordered: volts, phases, amps.'],
     wrong: {
@@ -350,6 +350,25 @@ function spinning(plan: Plan, wiring: Wiring, step: Add, values: Readonly<Partia
   })
 }
 
+/** What dies early dies in its first starts: they are done while it may still go back. */
+function starting({ wiring }: Plan, step: Add): void {
+  step({
+    id: 'ten-starts',
+    part: 'control',
+    title: 'Ten starts, while it may go back',
+    do: [
+      `Before ${wiring.sendBackBy ?? 'the day by which it may go back'}: ten starts and stops, to the highest hertz, a minute between.`,
+      'Its heat sink felt dead, after it was off and waited for.',
+    ],
+    sees: ['No trip, no smell; its heat sink is warm at the most.'],
+    wrong: {
+      ask: 'It trips, or grows hot',
+      steps: ['Write down code, hertz and moment.', 'Send it back while it may go back.'],
+    },
+    looseEnd: { what: 'The drive was not started ten times yet', stop: false },
+  })
+}
+
 function controlling(plan: Plan, wiring: Wiring, step: Add, group: (...g: WireGroup[]) => string[]): void {
   const run = group('run')
   if (wiring.linksOut.length > 0)
@@ -411,6 +430,7 @@ function controlling(plan: Plan, wiring: Wiring, step: Add, group: (...g: WireGr
       ],
     },
   })
+  starting(plan, step)
   if (plan.controls.reference === 'knob')
     step({
       id: 'knob-lifted',

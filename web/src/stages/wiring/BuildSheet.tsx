@@ -12,9 +12,11 @@ import {
 } from '@zesty/core/wiring'
 import { useId, useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
+import { useReadings } from '../../measurements/useReadings'
 import { newId } from '../../parts/newId'
 import { Photos } from '../../photos/Photos'
 import { useChange, usePlan } from '../../state/openPlan'
+import { DayField } from '../../parts/DayField'
 import { LooseEnds } from './LooseEnds'
 import { StepWires } from './StepWires'
 import { useSteps } from './useSteps'
@@ -28,7 +30,8 @@ export function BuildSheet({ wiring }: { wiring: Wiring }) {
   const stepField = useId()
   const current = steps.find(({ id }) => id === at) ?? whereItStopped(plan, steps) ?? steps.at(-1)
   const done = steps.filter(({ id }) => plan.wiring.steps?.[id]?.answer === 'done').length
-  const ends = looseEndsOf(plan, steps)
+  const { readings } = useReadings()
+  const ends = looseEndsOf(plan, steps, wiring, readings)
   if (!current) return null
   const index = steps.indexOf(current)
   const next = steps[index + 1]
@@ -81,7 +84,7 @@ export function BuildSheet({ wiring }: { wiring: Wiring }) {
           Look at the next
         </button>
       </div>
-      <LooseEnds ends={ends} />
+      <LooseEnds ends={ends} onStep={setAt} />
       <ol className="hidden print:block">
         {steps.map((s, i) => (
           <li key={s.id} className="mt-2 break-inside-avoid border-t border-rule pt-1">
@@ -143,6 +146,12 @@ function Step({
           <li key={line}>{line}</li>
         ))}
       </ul>
+      {step.id === 'arrival' && (
+        <div className="mt-2 grid gap-x-4 gap-y-2 @narrow:grid-cols-2">
+          <DayField path="wiring.receivedOn" />
+          <DayField path="wiring.sendBackBy" />
+        </div>
+      )}
       {wires.length > 0 && (
         <>
           <StepPicture wiring={wiring} step={step} />

@@ -15,6 +15,7 @@ import {
 import { Download, FileText, Maximize2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { DrawingView } from '../../drawings/DrawingView'
+import { useReadings } from '../../measurements/useReadings'
 import { Overlay } from '../../parts/Overlay'
 import { saveBytes, saveFile } from '../../parts/saveFile'
 import { useEvaluation } from '../../state/evaluation'
@@ -39,6 +40,7 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const [making, setMaking] = useState(false)
   const units = useUnits()
   const steps = useSteps(wiring)
+  const { readings } = useReadings()
   const lossW = useEvaluation().figures['installation.lossW']?.value
   const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
   const sheets = useMemo(
@@ -55,7 +57,7 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
     setMaking(true)
     try {
       const { packPdf } = await import('./packPdf')
-      const bytes = await packPdf(plan, wiring, sheets, steps, units)
+      const bytes = await packPdf(plan, wiring, sheets, steps, units, readings)
       saveBytes(`${plan.name}, wiring.pdf`, 'application/pdf', bytes)
     } catch {
       notice('The PDF could not be made. Printing this page gives the same.')

@@ -6,7 +6,7 @@ import { newId } from '../../parts/newId'
 import { useChange, usePlan } from '../../state/openPlan'
 
 /** What is temporary or left; in use with these open only where none is a stop. */
-export function LooseEnds({ ends }: { ends: readonly LooseEnd[] }) {
+export function LooseEnds({ ends, onStep }: { ends: readonly LooseEnd[]; onStep: (id: string) => void }) {
   const plan = usePlan()
   const change = useChange()
   const [what, setWhat] = useState('')
@@ -30,9 +30,19 @@ export function LooseEnds({ ends }: { ends: readonly LooseEnd[] }) {
       </p>
       <ul className="mt-1">
         {ends.map((end) => (
-          <li key={end.id} className="flex flex-wrap items-center gap-2 border-t border-rule py-1">
+          <li key={`${end.from} ${end.id}`} className="flex flex-wrap items-center gap-2 border-t border-rule py-1">
             <Mark kind={end.stop ? 'stop' : 'watch'} />
             <span className="min-w-0 flex-1">{end.what}</span>
+            {end.from !== 'typed' && (
+              <button
+                type="button"
+                className="btn btn-quiet no-print"
+                aria-label={`Go to: ${end.what}`}
+                onClick={() => onStep(end.id)}
+              >
+                {end.from === 'change' ? 'Prove it again' : 'To the step'}
+              </button>
+            )}
             {end.from === 'typed' && (
               <button
                 type="button"

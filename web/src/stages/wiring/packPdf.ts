@@ -1,4 +1,5 @@
 import { printQuantity, type Plan, type UnitSystem } from '@zesty/core'
+import type { Reading } from '@zesty/core/measurements'
 import { looseEndsOf, scheduleOf, type BuildStep, type Drawing, type Wiring } from '@zesty/core/wiring'
 import { PdfPaper, type Paper } from '../../drawings/pdfPaper'
 
@@ -9,6 +10,7 @@ export async function packPdf(
   sheets: readonly { name: string; drawing: Drawing }[],
   steps: readonly BuildStep[],
   units: UnitSystem,
+  readings: readonly Reading[],
 ): Promise<Uint8Array> {
   const paper: Paper = units === 'imperial' ? 'letter' : 'a4'
   const today = new Date().toISOString().slice(0, 10)
@@ -56,7 +58,7 @@ export async function packPdf(
     ])
       pdf.row([{ x: 12, width: 244, text }])
   })
-  const ends = looseEndsOf(plan, steps)
+  const ends = looseEndsOf(plan, steps, wiring, readings)
   pdf.part(`Loose ends, ${ends.length}`)
   if (ends.length === 0) pdf.row([{ x: 0, width: 250, text: 'None is noted.' }])
   for (const { what, stop } of ends)
