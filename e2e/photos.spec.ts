@@ -54,6 +54,8 @@ test('a photo is shrunk, shown, said what is seen on it, and taken away', async 
   await there.first().click()
   await page.getByRole('dialog').getByRole('button', { name: 'Take it away' }).click()
   await expect(there).toHaveCount(1)
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(there).toHaveCount(2)
 })
 
 test('what is no picture is said, and nothing is kept', async ({ page, shop }) => {

@@ -1,22 +1,8 @@
 import { dimensionKind, type UnitSystem } from '@zesty/core'
-import {
-  columnFilteringFeature,
-  createColumnHelper,
-  createFilteredRowModel,
-  createSortedRowModel,
-  filterFn_equalsString,
-  filterFn_inNumberRange,
-  filterFn_includesString,
-  globalFilteringFeature,
-  rowSortingFeature,
-  sortFn_alphanumeric,
-  tableFeatures,
-  useTable,
-  type ColumnFiltersState,
-  type SortingState,
-} from '@tanstack/react-table'
+import { createColumnHelper, useTable, type ColumnFiltersState, type SortingState } from '@tanstack/react-table'
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react'
 import { useMemo, useState, type ReactNode } from 'react'
+import { features } from '../parts/tableFeatures'
 import { useUnits } from '../state/units'
 import type { KeptOf } from '../state/useItems'
 import { LibraryFilters, type Filters } from './LibraryFilters'
@@ -24,19 +10,6 @@ import { plateColumns, type PlateColumn, type PlateKind } from './plateColumns'
 
 type Row = KeptOf<PlateKind>
 
-const features = tableFeatures({
-  columnFilteringFeature,
-  globalFilteringFeature,
-  rowSortingFeature,
-  filteredRowModel: createFilteredRowModel(),
-  sortedRowModel: createSortedRowModel(),
-  filterFns: {
-    includesString: filterFn_includesString,
-    equalsString: filterFn_equalsString,
-    inNumberRange: filterFn_inNumberRange,
-  },
-  sortFns: { alphanumeric: sortFn_alphanumeric },
-})
 const helper = createColumnHelper<typeof features, Row>()
 
 /** Motors or drives in a table that is searched, narrowed and sorted; what may be done with each is the caller's. */

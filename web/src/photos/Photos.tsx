@@ -18,7 +18,7 @@ export function Photos({
   /** On the button. */
   words?: string
 }) {
-  const { photos, add, note, remove } = usePhotos(of, subject)
+  const { photos, problem, add, note, remove } = usePhotos(of, subject)
   const input = useRef<HTMLInputElement>(null)
   const [isBusy, setBusy] = useState(false)
   const [openId, setOpenId] = useState<string>()
@@ -53,6 +53,9 @@ export function Photos({
             </li>
           ))}
         </ul>
+      )}
+      {problem !== undefined && (
+        <p className="no-print text-[15px] text-ink-2">Photos that are kept cannot be shown now. {problem}</p>
       )}
       <input
         ref={input}

@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
 import { api } from '../state/api'
+import { notice } from '../state/notice'
 import { isPassing, RETRY_MS } from '../state/sendHeld'
 import { useAppDispatch, type store } from '../state/store'
 import { heldPhotos, letGoPhoto, lookForHeld, type HeldPhoto } from './heldPhotos'
@@ -32,7 +33,13 @@ export function useSendPhotos(): void {
         if (refused.has(one.photo.id)) continue
         const trouble = await dispatch(sendPhoto(one))
         if (trouble && isPassing(trouble)) break
-        if (trouble) refused.add(one.photo.id)
+        if (!trouble) continue
+        refused.add(one.photo.id)
+        // Its machine is gone, and no page shows it any more.
+        if ('status' in trouble && trouble.status === 404) {
+          await letGoPhoto(one.photo.id)
+          notice('A photo that was held here was of a machine that is gone.')
+        }
       }
     }
     void lookForHeld().then(tryAll)

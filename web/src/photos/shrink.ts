@@ -39,7 +39,8 @@ export async function shrink(file: Blob): Promise<Shrunk> {
   throw new Error('It stays larger than 1 MB. Take it again with less in the picture.')
 }
 
-async function base64Of(blob: Blob): Promise<string> {
+/** A file's content in base64. */
+export async function base64Of(blob: Blob): Promise<string> {
   const url = await new Promise<string>((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(typeof reader.result === 'string' ? reader.result : '')

@@ -1,4 +1,4 @@
-import type { PhotoSubject } from '@zesty/core/http'
+import type { NewPhoto, PhotoSubject } from '@zesty/core/http'
 import { useMemo } from 'react'
 import { v4 } from 'uuid'
 import { api, problemText } from '../state/api'
@@ -8,7 +8,7 @@ import { isPassing } from '../state/sendHeld'
 import { useAppDispatch } from '../state/store'
 import { holdPhoto, letGoPhoto, useHeldPhotos } from './heldPhotos'
 import { sendPhoto } from './sendPhotos'
-import { shrink } from './shrink'
+import { base64Of, shrink } from './shrink'
 
 /** A photo as it is shown: of the server, or held here until the server has it. */
 export interface ShownPhoto {
@@ -25,7 +25,7 @@ export interface ShownPhoto {
 export function usePhotos(of: PhotoSubject, subject?: string) {
   const id = useConversionId()
   const dispatch = useAppDispatch()
-  const { data } = api.usePhotosQuery(id)
+  const { data, error } = api.usePhotosQuery(id)
   const held = useHeldPhotos()
   const [writeNote] = api.useNotePhotoMutation()
   const [takeAway] = api.useRemovePhotoMutation()
@@ -47,6 +47,19 @@ export function usePhotos(of: PhotoSubject, subject?: string) {
     ]
   }, [data, held, id, of, subject])
 
+  /** Keeps one here until the server has it. */
+  const keep = async (photo: NewPhoto): Promise<void> => {
+    const one = { conversionId: id, photo }
+    const isHeld = await holdPhoto(one)
+    const trouble = await dispatch(sendPhoto(one))
+    if (!trouble) return
+    if (isPassing(trouble) && isHeld) {
+      notice('The photo is held in this browser: the server does not answer. It is sent when it is back.')
+      return
+    }
+    await letGoPhoto(photo.id)
+    notice(`The photo was not kept: ${problemText(trouble)}`)
+  }
   /** Shrinks and keeps them one after the other; what cannot be kept is said and the others go on. */
   const add = async (files: readonly File[]): Promise<void> => {
     for (const file of files) {
@@ -54,23 +67,8 @@ export function usePhotos(of: PhotoSubject, subject?: string) {
         notice(`${file.name}: ${error instanceof Error ? error.message : 'it could not be read.'}`)
       })
       if (!shrunk) continue
-      const photo = {
-        ...shrunk,
-        id: v4(),
-        of,
-        ...(subject === undefined ? {} : { subject }),
-        takenAt: new Date().toISOString(),
-      }
-      const one = { conversionId: id, photo }
-      const isHeld = await holdPhoto(one)
-      const trouble = await dispatch(sendPhoto(one))
-      if (!trouble) continue
-      if (isPassing(trouble) && isHeld) {
-        notice('The photo is held in this browser: the server does not answer. It is sent when it is back.')
-        continue
-      }
-      await letGoPhoto(photo.id)
-      notice(`The photo was not kept: ${problemText(trouble)}`)
+      const about = { of, ...(subject === undefined ? {} : { subject }), takenAt: new Date().toISOString() }
+      await keep({ ...shrunk, ...about, id: v4() })
     }
   }
   const note = async (photo: ShownPhoto, text: string): Promise<void> => {
@@ -82,13 +80,33 @@ export function usePhotos(of: PhotoSubject, subject?: string) {
     const { error } = await writeNote({ id, photoId: photo.id, note: text })
     if (error) notice(`The note was not kept: ${problemText(error)}`)
   }
-  const remove = async (photo: ShownPhoto): Promise<void> => {
-    if (photo.isHeld) {
-      await letGoPhoto(photo.id)
-      return
+  /** Takes one away; its content is fetched before, so that it can be put back. */
+  const remove = async ({ id: photoId, src, note, takenAt, widthPx, heightPx, isHeld }: ShownPhoto): Promise<void> => {
+    const content = isHeld ? src.slice(src.indexOf(',') + 1) : await fetched(src)
+    if (isHeld) await letGoPhoto(photoId)
+    else {
+      const { error } = await takeAway({ id, photoId })
+      if (error) {
+        notice(`Not taken away: ${problemText(error)}`)
+        return
+      }
     }
-    const { error } = await takeAway({ id, photoId: photo.id })
-    if (error) notice(`Not taken away: ${problemText(error)}`)
+    const about = { of, ...(subject === undefined ? {} : { subject }), ...(note === undefined ? {} : { note }) }
+    notice(
+      'A photo was taken away',
+      content === undefined
+        ? undefined
+        : {
+            label: 'Put it back',
+            onClick: () => void keep({ ...about, takenAt, widthPx, heightPx, jpeg: content, id: v4() }),
+          },
+    )
   }
-  return { photos, add, note, remove }
+  return { photos, problem: error && data === undefined ? problemText(error) : undefined, add, note, remove }
 }
+
+/** The content of a photo that the server has; nothing where it does not answer. */
+const fetched = (src: string): Promise<string | undefined> =>
+  fetch(src)
+    .then(async (answer) => (answer.ok ? base64Of(await answer.blob()) : undefined))
+    .catch(() => undefined)

@@ -1,20 +1,9 @@
 import { partStates, set, type Plan } from '@zesty/core'
 import { partsCsv, partsOf, stillToPay, toolsOf, type PartLine, type Wiring } from '@zesty/core/wiring'
-import {
-  columnFilteringFeature,
-  createColumnHelper,
-  createFilteredRowModel,
-  createSortedRowModel,
-  filterFn_includesString,
-  globalFilteringFeature,
-  rowSortingFeature,
-  sortFn_alphanumeric,
-  tableFeatures,
-  useTable,
-  type SortingState,
-} from '@tanstack/react-table'
+import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table'
 import { Download } from 'lucide-react'
 import { useMemo, useState } from 'react'
+import { features } from '../../parts/tableFeatures'
 import { saveFile } from '../../parts/saveFile'
 import { SortHeader } from '../../parts/SortHeader'
 import { useChange, usePlan } from '../../state/openPlan'
@@ -24,15 +13,6 @@ type Kept = NonNullable<Plan['wiring']['parts']>[string]
 type PartState = NonNullable<Kept['state']>
 type Row = PartLine & Kept
 
-const features = tableFeatures({
-  columnFilteringFeature,
-  globalFilteringFeature,
-  rowSortingFeature,
-  filteredRowModel: createFilteredRowModel(),
-  sortedRowModel: createSortedRowModel(),
-  filterFns: { includesString: filterFn_includesString },
-  sortFns: { alphanumeric: sortFn_alphanumeric },
-})
 const helper = createColumnHelper<typeof features, Row>()
 
 const columns = helper.columns([

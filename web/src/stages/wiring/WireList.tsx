@@ -1,20 +1,9 @@
 import { conductorPaint, cutList, scheduleCsv, scheduleOf, type ScheduleRow, type Wiring } from '@zesty/core/wiring'
 import { set, type WireChange } from '@zesty/core'
-import {
-  columnFilteringFeature,
-  createColumnHelper,
-  createFilteredRowModel,
-  createSortedRowModel,
-  filterFn_includesString,
-  globalFilteringFeature,
-  rowSortingFeature,
-  sortFn_alphanumeric,
-  tableFeatures,
-  useTable,
-  type SortingState,
-} from '@tanstack/react-table'
+import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table'
 import { Download, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
+import { features } from '../../parts/tableFeatures'
 import { SortHeader } from '../../parts/SortHeader'
 import { saveFile } from '../../parts/saveFile'
 import { useChange, usePlan } from '../../state/openPlan'
@@ -23,15 +12,6 @@ import { AddWire } from './AddWire'
 import { ChangeWire } from './ChangeWire'
 import { useQuantityText } from './useQuantityText'
 
-const features = tableFeatures({
-  columnFilteringFeature,
-  globalFilteringFeature,
-  rowSortingFeature,
-  filteredRowModel: createFilteredRowModel(),
-  sortedRowModel: createSortedRowModel(),
-  filterFns: { includesString: filterFn_includesString },
-  sortFns: { alphanumeric: sortFn_alphanumeric },
-})
 const helper = createColumnHelper<typeof features, ScheduleRow>()
 
 /** The wire list: every wire with both its ends; sorted, searched, ticked, taken out. */
