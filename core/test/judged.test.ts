@@ -50,7 +50,7 @@ describe('every question', () => {
   })
 })
 
-const whole = /^(manual|wiring\.(steps|numbers|parts)|asTyped)$/
+const whole = /^(manual|wiring\.(steps|numbers|parts|codesHeld)|asTyped)$/
 
 /** Every single thing that was typed, by its path; a thing that is all of an item of a list is not taken from it. */
 function typedPaths(value: unknown, at = ''): string[] {
@@ -78,6 +78,8 @@ const saysByAbsence = [
   /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,
   /^wiring\.motors$/,
+  // No such switch is wired then; whether one is wanted is asked under another name.
+  /^wiring\.(guardSwitch|flowSwitch|pressureSwitch)$/,
   // The hertz of the mains say then whose rules they are.
   /^supply\.region$/,
   /^motor\.(highVoltageV|platePoles|maximumRpm)$/,

@@ -1,16 +1,40 @@
 import { describe, expect, it } from '@jest/globals'
 import fc from 'fast-check'
-import { emptyPlan, type Plan } from '../src/plan'
+import { shippedTables } from '../src/data/planningValues'
+import { factsOf } from '../src/facts/factsOf'
+import { Ledger } from '../src/facts/ledger'
+import { wiringJudgements } from '../src/findings/wiring'
+import { nothingMeasured } from '../src/measurements/measured'
+import { asJudged, emptyPlan, type Plan } from '../src/plan'
 import { clashes, netsOf, openEnds } from '../src/wiring/nets'
 import { wiringOf } from '../src/wiring/wiringOf'
 import { arbitraryPlan } from './arbitraryPlan'
-import { demoPlans } from './demoPlans'
+import { demoPlan, demoPlans } from './demoPlans'
 import { shippedManuals } from './shippedManuals'
 
 /** A plan of which nobody has changed a wire by hand: what the builder makes of it must be sound. */
 const untouched = arbitraryPlan.map((plan): Plan => {
   return { ...plan, wiring: { ...plan.wiring, changes: undefined } }
 })
+
+/** Checks of what leads where, which nobody but the builder decides. */
+const ofTheBuilder = new Set<string>([
+  'wiring.stop-way',
+  'wiring.torque-off-bridge',
+  'wiring.contactor-enable',
+  'wiring.chain-complete',
+  'wiring.pendant',
+  'wiring.clash',
+  'wiring.supply-on-motor',
+  'wiring.bus',
+  'wiring.loads-on-output',
+  'wiring.earth',
+  'wiring.frame',
+  'wiring.open-ends',
+  'wiring.mains-on-control',
+  'wiring.sink-and-source',
+  'wiring.knob-reversed',
+])
 
 const faultsOf = (plan: Plan): string[] => {
   const wiring = wiringOf(plan)
@@ -44,6 +68,23 @@ describe('the wiring that a plan makes', () => {
     )
   })
 
+  it('is never what its own checks stop: whatever was chosen, what must stop it does', () => {
+    const own = wiringJudgements.filter(({ id }) => ofTheBuilder.has(id))
+    expect(own).toHaveLength(ofTheBuilder.size)
+    fc.assert(
+      fc.property(untouched, (typed) => {
+        const plan = asJudged(typed)
+        const facts = factsOf({ plan, tables: shippedTables, ledger: new Ledger(plan), measured: nothingMeasured })
+        if (facts.wiring.wiring.lacks.length > 0) return
+        const stops = own.flatMap(({ id, ask }) =>
+          [ask(facts)].flat().some((answer) => 'severity' in answer && answer.severity === 'stop') ? [id] : [],
+        )
+        expect(stops).toEqual([])
+      }),
+      { numRuns: 400 },
+    )
+  })
+
   it('has every wire on one sheet, under a number of its own that no terminal prints', () => {
     fc.assert(
       fc.property(untouched, (plan) => {
@@ -65,6 +106,41 @@ describe('the wiring that a plan makes', () => {
       }),
       { numRuns: 50 },
     )
+  })
+
+  it('lands where the drive listens: with a code held it wants no line, and is sound with every value of every code', () => {
+    for (const manual of shippedManuals.values())
+      for (const { code, values } of manual.codes.filter((c) => c.terminal !== undefined || c.macro === true))
+        for (const { value } of values) {
+          const plan = { ...demoPlan('gap-bed-lathe'), manual }
+          plan.wiring = { ...plan.wiring, codesHeld: { [code]: value } }
+          expect({ manual: manual.name, code, value, faults: faultsOf(plan) }).toMatchObject({ faults: [] })
+          // What it holds already is no line to enter.
+          expect(wiringOf(plan).lines.filter((l) => l.code === code && l.value === value)).toEqual([])
+        }
+  })
+
+  it('follows a setting that is changed: RUN forward moves to the terminal that now does it', () => {
+    const plan = { ...demoPlan('gap-bed-lathe'), manual: shippedManuals.get('heron-wall-box') }
+    const code = plan.manual?.codes.find(
+      (c) => c.terminal !== undefined && c.values.some((v) => v.does === 'run-forward'),
+    )
+    const other = plan.manual?.codes.find((c) => c !== code && c.values.some((v) => v.does === 'run-forward'))
+    const runs = (changed: Plan) =>
+      wiringOf(changed)
+        .wires.filter((w) => w.purpose === 'run forward')
+        .flatMap((w) => [w.from, w.to])
+        .filter((end) => end.startsWith('drive.'))
+    const before = runs(plan)
+    const value = other?.values.find((v) => v.does === 'run-forward')?.value ?? ''
+    const away = code?.values.find((v) => v.does !== undefined && v.does !== 'run-forward')?.value ?? ''
+    const after = runs({
+      ...plan,
+      wiring: { ...plan.wiring, codesHeld: { [other?.code ?? '']: value, [code?.code ?? '']: away } },
+    })
+    expect(before).toHaveLength(1)
+    expect(after).toEqual([`drive.${other?.terminal ?? ''}`])
+    expect(after).not.toEqual(before)
   })
 
   it('is there for an empty plan, on assumed terminals', () => {

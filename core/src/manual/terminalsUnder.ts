@@ -58,20 +58,27 @@ const isSwitch = (does: TerminalFunction | undefined): boolean =>
 /**
  * The fewest lines with which a drive's terminals do everything that is wanted, or what cannot be had of it. What a terminal
  * does that nobody wants may be given up; one that is wanted stays where it is as long as it can.
+ *
+ * @param held what the drive is known to hold already, by its codes
  */
-export function linesFor(manual: Manual, wanted: readonly TerminalFunction[]): Wired | NotWired {
+export function linesFor(manual: Manual, wanted: readonly TerminalFunction[], held: Entered = {}): Wired | NotWired {
   const macros = manual.codes.flatMap((code) =>
     code.macro === true ? code.values.map(({ value }): CodeLine => ({ code, value })) : [],
   )
-  const tried = [undefined, ...macros].map((macro) => under(manual, macro, wanted))
+  const tried = [undefined, ...macros].map((macro) => under(manual, macro, wanted, held))
   const done = tried.filter((one): one is Wired => 'lines' in one)
   if (done.length > 0) return done.reduce((best, one) => (one.lines.length < best.lines.length ? one : best))
   const lacking = tried.flatMap((one) => ('lacking' in one ? [one.lacking] : []))
   return { lacking: lacking.reduce((least, one) => (one.length < least.length ? one : least)) }
 }
 
-function under(manual: Manual, macro: CodeLine | undefined, wanted: readonly TerminalFunction[]): Wired | NotWired {
-  const now = terminalsUnder(manual, macro ? { [macro.code.code]: macro.value } : {})
+function under(
+  manual: Manual,
+  macro: CodeLine | undefined,
+  wanted: readonly TerminalFunction[],
+  held: Entered,
+): Wired | NotWired {
+  const now = terminalsUnder(manual, macro ? { ...held, [macro.code.code]: macro.value } : held)
   // Each wish with the terminals that may serve it: as they are, or by a line of their own.
   const ways = wanted.map((wish) =>
     now.flatMap(({ terminal, does }): Way[] => {

@@ -5,6 +5,19 @@ import type { Plan } from './plan'
 const LONGEST_NAME = 80
 const COPY = ', copy'
 
+/** Of the wiring what belongs to one machine alone. */
+const ofOneMachine = [
+  'steps',
+  'numbers',
+  'changes',
+  'asFound',
+  'codesHeld',
+  'parts',
+  'looseEnds',
+  'receivedOn',
+  'sendBackBy',
+] as const
+
 /**
  * The start of another conversion like this one: two saws alike, one drive used again. What was decided and what the
  * plates print goes along; what was measured, tested or read on this one machine does not.
@@ -25,5 +38,7 @@ export const copyPlan = (plan: Plan): Plan =>
     set('controls.knobTopHz', undefined),
     set('controls.resetStarts', undefined),
     set('drive.jumperSet', undefined),
+    // How far that build was, what was found there, and where that machine differs.
+    ...ofOneMachine.map((key) => set(`wiring.${key}`, undefined)),
     ...plan.survey.positions.map((_, i) => set(`survey.positions.${i}.resonanceHz`, undefined)),
   ])

@@ -209,6 +209,8 @@ export const wiringSchema = z.strictObject({
   // Listed before anything is stripped, long before anybody thinks of the new wiring.
   asFound: on('survey', z.array(foundWireSchema).max(120).optional().meta({ label: 'Wires as found' })),
   numbers: keyed(z.number().int().min(1).max(999), 200).optional().meta({ label: 'Wire numbers' }),
+  /** What the drive is known to hold under codes that choose what terminals do; by code, as it shows them. */
+  codesHeld: keyed(text(24), 60).optional().meta({ label: 'Terminal codes as they are in the drive' }),
   steps: keyed(stepRecordSchema, 120).optional().meta({ label: 'Steps of the build' }),
   parts: keyed(partSchema, 200).optional().meta({ label: 'Parts' }),
   looseEnds: z.array(looseEndSchema).max(60).optional().meta({ label: 'Loose ends' }),

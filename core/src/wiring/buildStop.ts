@@ -228,7 +228,8 @@ function delayed(control: Control, two: boolean): void {
     endOf('delay', `late-${i + 1}-b`),
   ])
   if (does === 'torque-off-1') torqueOff(control, ends, 'some seconds after the mushroom is')
-  else series(control, ends, does, control.fed)
+  // A switch in the winding opens the same input: one after the other, side by side either would hold it.
+  else series(control, [...ends, ...(sharesDelayed(control) ? [contactEnds('thermistor')] : [])], does, control.fed)
 }
 
 /** A contactor that holds itself: a reset button closes it, the mushroom or a hot resistor lets it drop. */
@@ -310,27 +311,33 @@ function contactor(control: Control, byMushroom: boolean): void {
 const thermistorTrips = (plan: Plan): boolean =>
   plan.wiring.thermistorOn === 'fault' && enableFunction(plan) === 'outside-fault'
 
+/** Whether the winding's switch opens the input that a delay relay opens too. */
+const sharesDelayed = ({ draft, plan }: Control): boolean =>
+  draft.devices.has('thermistor') && plan.wiring.thermistorOn === 'fault' && delayedFunction(plan) === 'outside-fault'
+
 /** The winding's own sensor, to its own input; an input for faults only where it is a switch. */
 export function thermistor(control: Control): void {
   const { draft, plan, drive, fed } = control
   if (plan.controls.thermistorWired !== true || plan.wiring.thermistorOn === 'nothing') return
+  // On an input for faults it can only be a switch: a thermistor's ohms close nothing.
+  const isSwitch = plan.wiring.thermistorOn === 'fault'
   draft.add(
     twoEnds(
       {
         id: 'thermistor',
         role: 'thermistor',
         place: 'machine',
-        name: 'Thermistor',
-        short: 'Thermistor',
-        line2: 'in the winding',
+        ...(isSwitch
+          ? { name: 'Thermal switch', short: 'Thermal sw.', line2: 'in the winding, opens when hot' }
+          : { name: 'Thermistor', short: 'Thermistor', line2: 'in the winding' }),
       },
-      'resistance',
+      isSwitch ? 'opens' : 'resistance',
       'control',
       ['T1', 'T2'],
     ),
     { text: '2 cores, shielded, apart from the motor’s', shielded: true },
   )
-  if (thermistorTrips(plan)) return
+  if (thermistorTrips(plan) || sharesDelayed(control)) return
   if (plan.wiring.thermistorOn === 'fault') {
     fed.push(endOf('thermistor', 'a'))
     toInput(control, endOf('thermistor', 'b'), 'outside-fault', 'stop', 'trips when the winding is hot', true)

@@ -1,4 +1,4 @@
-import { linesFor, terminalsUnder, type CodeLine } from '../manual/terminalsUnder'
+import { linesFor, terminalsUnder, type CodeLine, type Entered } from '../manual/terminalsUnder'
 import type { Manual, ManualTerminal } from '../manual/manual'
 import { terminalFunctions, type TerminalFunction } from '../manual/terminalFunctions'
 import { endOf, type Device, type End, type Lack, type Potential, type Terminal, type WantedLine } from './model'
@@ -52,21 +52,24 @@ const lineOf = ({ code, value }: CodeLine): WantedLine => ({
 /**
  * What a drive's terminals do for what is wanted of them, by the fewest lines entered; what it has no terminal for is
  * listed with the reason that it was wanted.
+ *
+ * @param held what the drive is known to hold already, by its codes
  */
 export function driveTerminals(
   manual: Manual,
   wanted: ReadonlyMap<TerminalFunction, string>,
   name: string,
+  held: Entered = {},
 ): DriveTerminals {
   let asked = [...wanted.keys()]
-  let found = linesFor(manual, asked)
+  let found = linesFor(manual, asked, held)
   const lacking = new Set<TerminalFunction>()
   while ('lacking' in found) {
     for (const does of found.lacking) lacking.add(does)
     asked = asked.filter((does) => !lacking.has(does))
-    found = linesFor(manual, asked)
+    found = linesFor(manual, asked, held)
   }
-  const entered = Object.fromEntries(found.lines.map(({ code, value }) => [code.code, value]))
+  const entered = { ...held, ...Object.fromEntries(found.lines.map(({ code, value }) => [code.code, value])) }
   const now = terminalsUnder(manual, entered)
   const byFunction = new Map([...found.terminals])
   const find = (does: TerminalFunction): ManualTerminal | undefined =>

@@ -20,7 +20,7 @@ import { lampWanted, wishesOf } from './wishes'
 export function wiringOf(plan: Plan): Wiring {
   const manual = plan.manual ?? assumedManual(plan)
   const region = regionOf(plan) ?? 'iec'
-  const drive = driveTerminals(manual, wishesOf(plan), plan.drive.name ?? manual.name)
+  const drive = driveTerminals(manual, wishesOf(plan), plan.drive.name ?? manual.name, plan.wiring.codesHeld)
   const draft = new Draft(region)
   draft.add(drive.device)
   const logic =

@@ -12,7 +12,10 @@ export interface HeldPhoto {
 const heldSchema = z.strictObject({ conversionId: z.uuid(), photo: newPhotoSchema })
 
 let store: UseStore | undefined
-const held = () => (store ??= createStore('zesty-photos', 'held'))
+
+/** A browser may keep nothing, or have no such database at all: then what is asked of it is refused. */
+const inStore = async <T>(ask: (held: UseStore) => Promise<T>): Promise<T> =>
+  ask((store ??= createStore('zesty-photos', 'held')))
 
 /** What is held, read once as the page begins and kept up to date here. */
 let known: readonly HeldPhoto[] = []
@@ -25,7 +28,7 @@ function told(next: readonly HeldPhoto[]): void {
 
 /** Looks into the browser's database; one that has none holds nothing. */
 export async function lookForHeld(): Promise<readonly HeldPhoto[]> {
-  const all = await entries<string, unknown>(held()).catch(() => [])
+  const all = await inStore((held) => entries<string, unknown>(held)).catch(() => [])
   told(
     all.flatMap(([, value]) => {
       const read = heldSchema.safeParse(value)
@@ -37,7 +40,7 @@ export async function lookForHeld(): Promise<readonly HeldPhoto[]> {
 
 /** Whether it is held now: a browser may have no room, or keep nothing at all. */
 export async function holdPhoto(one: HeldPhoto): Promise<boolean> {
-  const kept = await set(one.photo.id, one, held()).then(
+  const kept = await inStore((held) => set(one.photo.id, one, held)).then(
     () => true,
     () => false,
   )
@@ -48,7 +51,7 @@ export async function holdPhoto(one: HeldPhoto): Promise<boolean> {
 
 /** The server has it, or somebody took it away. */
 export async function letGoPhoto(id: string): Promise<void> {
-  await del(id, held()).catch(() => undefined)
+  await inStore((held) => del(id, held)).catch(() => undefined)
   told(known.filter(({ photo }) => photo.id !== id))
 }
 

@@ -19,6 +19,7 @@ import { api, problemText } from '../../state/api'
 import { notice } from '../../state/notice'
 import { useChange, usePlan, useShopId } from '../../state/openPlan'
 import { useItems } from '../../state/useItems'
+import { CodesHeld } from './manual/CodesHeld'
 import { ManualBoard } from './manual/ManualBoard'
 import { ManualEditor } from './manual/ManualEditor'
 import { Worksheet } from './Worksheet'
@@ -112,6 +113,7 @@ export function ManualSheet() {
       {manual && (
         <>
           <ManualBoard manual={manual} />
+          <CodesHeld manual={manual} />
           <div className="no-print mt-2 border-t border-rule">
             <Disclosure name="Change it, field by field" holds="manual">
               {/* Another version begins another copy. */}
