@@ -52,6 +52,7 @@ test('settings: what the drive was read to hold is judged against the card', asy
   await expect(wrong).toBeHidden()
   await page.getByRole('link', { name: /Wiring/ }).click()
   await page.getByLabel('Stopped by').selectOption('knob-zero')
+  await page.getByRole('button', { name: /^\d+ findings/ }).click()
   await expect(finding(page, 'The knob at zero is not a stop')).toContainText('still live')
 })
 
