@@ -48,12 +48,11 @@ const views = [
 /** Views of servers of their own. @type {Record<string, (browser: import('@playwright/test').Browser, folder: string) => Promise<void>>} */
 const apart = { 'first-run': firstRun, devices }
 
-/** A sheet with a wire pressed. @param {import('@playwright/test').Page} page */
+/** A sheet on its stage, what stands round it folded, with a wire pressed. @param {import('@playwright/test').Page} page */
 async function aSheet(page) {
   await goTo(page, 'Drawings')
   await page.getByRole('tab', { name: 'Control' }).click()
-  await page.getByRole('button', { name: 'Large' }).click()
-  await page.getByRole('dialog').locator('svg g.cursor-pointer').nth(2).click({ force: true })
+  await page.locator('#surface svg g.cursor-pointer').nth(2).click({ force: true })
   await page.waitForTimeout(400)
 }
 

@@ -119,7 +119,7 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
         panel={panel}
         marked={marked}
         onWire={setMarked}
-        className="flex flex-col gap-3"
+        className={isTall(sheet) ? 'grid gap-3 @wider:grid-cols-[minmax(0,1fr)_300px]' : 'flex flex-col gap-3'}
       />
       <Overlay title={sheet.name} open={large} onClose={() => setLarge(false)} full>
         <SheetInView
@@ -142,6 +142,9 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
     </section>
   )
 }
+
+/** Whether a sheet leaves room at its side for what is said of a wire. */
+const isTall = ({ drawing }: Sheet): boolean => drawing.height > 0.6 * drawing.width
 
 /** One sheet, and beside or under it the wire that was pressed. */
 function SheetInView({
@@ -172,7 +175,7 @@ function SheetInView({
           />
         </div>
       </div>
-      <div className="min-w-0">
+      <div className="min-w-0 @wider:sticky @wider:top-14 @wider:self-start">
         {sheet.id === 'panel' ? (
           <PanelKey panel={panel} />
         ) : wire ? (
