@@ -49,6 +49,20 @@ describe('the wire list', () => {
     expect(rows.length).toBeGreaterThan(2)
     expect(rows.every((r) => /knob/i.test(r.textContent))).toBe(true)
   })
+  test('a tick in the list is the tick of the step that makes the wire, both ways', () => {
+    show(<Live of={WireList} />, lathe())
+    const wire = wired().wires.find((w) => w.key === 'motor-u/1')
+    const box = () => screen.getByRole('checkbox', { name: `Wire ${wire?.number ?? ''} is tugged` })
+    fireEvent.click(box())
+    expect(open().plan.wiring.steps?.['motor']?.tugged).toEqual(['motor-u/1'])
+    expect(box().getAttribute('aria-checked')).toBe('true')
+    const count = () => within(screen.getByRole('table')).getAllByRole('row').length - 1
+    fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'not-tugged' } })
+    expect(count()).toBe(wired().wires.length - 1)
+    fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'all' } })
+    fireEvent.click(box())
+    expect(open().plan.wiring.steps?.['motor']?.tugged).toEqual([])
+  })
   test('a wire changed by hand is marked and can be as planned again', () => {
     show(<Live of={WireList} />, lathe())
     const wire = wired().wires.find((w) => w.key === 'motor-u/1')

@@ -1,7 +1,15 @@
-import { conductorPaint, cutList, scheduleCsv, scheduleOf, type ScheduleRow, type Wiring } from '@zesty/core/wiring'
+import {
+  answerStep,
+  conductorPaint,
+  cutList,
+  scheduleCsv,
+  scheduleOf,
+  type ScheduleRow,
+  type Wiring,
+} from '@zesty/core/wiring'
 import { set, type WireChange } from '@zesty/core'
 import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table'
-import { Download, Plus } from 'lucide-react'
+import { Check, Download, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { features } from '../../parts/tableFeatures'
 import { SortHeader } from '../../parts/SortHeader'
@@ -11,6 +19,7 @@ import { useUnits } from '../../state/units'
 import { AddWire } from './AddWire'
 import { ChangeWire } from './ChangeWire'
 import { useQuantityText } from './useQuantityText'
+import { useSteps } from './useSteps'
 
 const helper = createColumnHelper<typeof features, ScheduleRow>()
 
@@ -24,8 +33,25 @@ export function WireList({ wiring }: { wiring: Wiring }) {
   const [search, setSearch] = useState('')
   const [changing, setChanging] = useState<string>()
   const [adding, setAdding] = useState(false)
-  const rows = useMemo(() => scheduleOf(wiring), [wiring])
-  const tugged = new Set(Object.values(plan.wiring.steps ?? {}).flatMap((s) => s.tugged ?? []))
+  const [only, setOnly] = useState<'all' | 'not-tugged' | 'by-hand'>('all')
+  const all = useMemo(() => scheduleOf(wiring), [wiring])
+  const steps = useSteps(wiring)
+  const kept = plan.wiring.steps
+  const tugged = useMemo(() => new Set(Object.values(kept ?? {}).flatMap((s) => s.tugged ?? [])), [kept])
+  const rows = useMemo(
+    () => all.filter((r) => only === 'all' || (only === 'by-hand' ? r.byHand !== '' : !tugged.has(r.key))),
+    [all, only, tugged],
+  )
+  /** Ticked where it is made: at the step that has the wire, else at the one that gathers the rest. */
+  const tick = (key: string, number: number) => {
+    const at = steps.find((s) => kept?.[s.id]?.tugged?.includes(key)) ?? steps.find((s) => s.wires.includes(key))
+    const step = at ?? steps.at(-1)
+    if (!step) return
+    const record = kept?.[step.id] ?? {}
+    const others = (record.tugged ?? []).filter((k) => k !== key)
+    const next = tugged.has(key) ? others : [...others, key]
+    change(`Wire ${number} tugged`, answerStep(plan, wiring, step, { ...record, tugged: next }))
+  }
   const columns = useMemo(
     () =>
       helper.columns([
@@ -61,7 +87,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
     <section className="sheet mb-3" aria-labelledby="wires" data-path="wiring.changes">
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <h2 id="wires" tabIndex={-1} className="h-part">
-          Wire list, {rows.length} wires
+          Wire list, {all.length} wires
         </h2>
         <label className="no-print flex items-center gap-2">
           <span className="label">Find</span>
@@ -71,6 +97,14 @@ export function WireList({ wiring }: { wiring: Wiring }) {
             onChange={(e) => setSearch(e.target.value)}
             placeholder="knob"
           />
+        </label>
+        <label className="no-print flex items-center gap-2">
+          <span className="label">Show</span>
+          <select className="field w-[140px]" value={only} onChange={(e) => setOnly(e.target.value as typeof only)}>
+            <option value="all">All</option>
+            <option value="not-tugged">Not tugged</option>
+            <option value="by-hand">By hand</option>
+          </select>
         </label>
         <button type="button" className="btn no-print ml-auto" onClick={() => setAdding(true)}>
           <Plus size={18} aria-hidden="true" /> A wire more
@@ -128,15 +162,22 @@ export function WireList({ wiring }: { wiring: Wiring }) {
                   {r.purpose}
                   {r.byHand && <span className="ml-1 rounded bg-brass-wash px-1 text-[14px]">by hand: {r.byHand}</span>}
                 </td>
-                <td className="py-1.5">
-                  {tugged.has(r.key) ? (
-                    'yes'
-                  ) : (
-                    <>
-                      <span aria-hidden="true" className="inline-block size-4 border border-edge" />
-                      <span className="sr-only">not yet</span>
-                    </>
-                  )}
+                <td>
+                  <button
+                    type="button"
+                    role="checkbox"
+                    aria-checked={tugged.has(r.key)}
+                    aria-label={`Wire ${r.number} is tugged`}
+                    className="inline-flex size-11 items-center justify-center"
+                    onClick={() => tick(r.key, r.number)}
+                  >
+                    <span
+                      aria-hidden="true"
+                      className={`inline-flex size-5 items-center justify-center rounded-sm border ${tugged.has(r.key) ? 'border-green bg-green text-card' : 'border-edge'}`}
+                    >
+                      {tugged.has(r.key) && <Check size={16} />}
+                    </span>
+                  </button>
                 </td>
                 <td className="no-print py-0.5">
                   <button
