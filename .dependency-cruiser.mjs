@@ -9,7 +9,7 @@ const coreRooms = [
   ['data'],
   ['drivetrain'],
   ['stages', 'drawing'],
-  ['manual'],
+  ['manual', 'photos'],
   ['plan'],
   ['motor', 'drive', 'supply', 'dc', 'workholding', 'cutting', 'controls', 'cost'],
   ['wiring'],

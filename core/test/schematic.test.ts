@@ -8,7 +8,7 @@ import { drawMotorBox } from '../src/schematic/motorBox'
 import { drawSheet } from '../src/schematic/drawSheet'
 import { qualityOf } from '../src/schematic/quality'
 import { panelOf } from '../src/schematic/panel'
-import { sheetsOf } from '../src/schematic/sheetsOf'
+import { placesOf, sheetsOf } from '../src/schematic/sheetsOf'
 import { placed } from '../src/schematic/heights'
 import { tracked, type Segment } from '../src/schematic/tracks'
 import { scheduleCsv, scheduleOf } from '../src/wiring/schedule'
@@ -45,6 +45,46 @@ describe('the sheets', () => {
     fc.assert(
       fc.property(untouched, (plan) => expect(faults(plan)).toEqual([])),
       { numRuns: 150 },
+    )
+  })
+  test('keep sides and order from the first step on, whatever is chosen then; what is new finds room among them', () => {
+    const places = (plan: Plan) => placesOf(sheetsOf(wiringOf(plan)))
+    const moved = (before: Record<string, number>, after: Record<string, number>): string[] => {
+      const sheetOf = (key: string) => key.slice(0, key.indexOf('/'))
+      const both = Object.keys(before).filter((key) => key in after)
+      return both.flatMap((a, i) => [
+        ...(Math.sign(before[a] ?? 0) === Math.sign(after[a] ?? 0) ? [] : [`${a} went over`]),
+        ...both.slice(i + 1).flatMap((b) => {
+          const [a0, b0, a1, b1] = [before[a], before[b], after[a], after[b]].map(Number) as [
+            number,
+            number,
+            number,
+            number,
+          ]
+          const side = (place: number) => (place < 0 ? 'left' : place > 40 ? 'right' : 'middle')
+          if (sheetOf(a) !== sheetOf(b) || side(a0) !== side(b0)) return []
+          return Math.sign(Math.abs(a0) - Math.abs(b0)) * Math.sign(Math.abs(a1) - Math.abs(b1)) < 0
+            ? [`${a} and ${b} turned`]
+            : []
+        }),
+      ])
+    }
+    fc.assert(
+      fc.property(untouched, untouched, (plan, other) => {
+        const before = places(plan)
+        const changed: Plan = {
+          ...plan,
+          controls: { ...plan.controls, runLamp: other.controls.runLamp, emergencyStop: other.controls.emergencyStop },
+          wiring: { ...plan.wiring, guardSwitch: other.wiring.guardSwitch, coolantPump: true, places: before },
+        }
+        expect(faults(changed)).toEqual([])
+        // A column of a device is by its rank on a power sheet, so only what stands in one column is compared.
+        const sideways = Object.keys(before).filter((key) => !key.startsWith('control'))
+        const of = (all: Record<string, number>) =>
+          Object.fromEntries(Object.entries(all).filter(([key]) => !sideways.includes(key)))
+        expect(moved(of(before), of(places(changed)))).toEqual([])
+      }),
+      { numRuns: 60 },
     )
   })
   test('are the same for the same plan, byte for byte', () => {

@@ -22,7 +22,7 @@ export { drawSheet } from '../schematic/drawSheet'
 export { drawMotorBox } from '../schematic/motorBox'
 export { qualityOf } from '../schematic/quality'
 export { panelOf, type PanelPlan } from '../schematic/panel'
-export { sheetsOf, type SchematicSheet } from '../schematic/sheetsOf'
+export { placesOf, sheetsOf, type SchematicSheet } from '../schematic/sheetsOf'
 // The work, a step at a time.
 export { answerStep, swapLeads } from '../sequence/answerStep'
 export { circuitOf } from '../sequence/circuitOf'

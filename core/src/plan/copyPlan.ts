@@ -9,6 +9,7 @@ const COPY = ', copy'
 const ofOneMachine = [
   'steps',
   'numbers',
+  'places',
   'changes',
   'asFound',
   'codesHeld',

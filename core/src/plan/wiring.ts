@@ -210,6 +210,8 @@ export const wiringSchema = z.strictObject({
   asFound: on('survey', z.array(foundWireSchema).max(120).optional().meta({ label: 'Wires as found' })),
   numbers: keyed(z.number().int().min(1).max(999), 200).optional().meta({ label: 'Wire numbers' }),
   /** What the drive is known to hold under codes that choose what terminals do; by code, as it shows them. */
+  /** Side and order of cards on their sheets since the first step: negative left of the drive, from the top. */
+  places: keyed(z.number().int().min(-99).max(99), 400).optional().meta({ label: 'Places on the sheets' }),
   codesHeld: keyed(text(24), 60).optional().meta({ label: 'Terminal codes as they are in the drive' }),
   steps: keyed(stepRecordSchema, 120).optional().meta({ label: 'Steps of the build' }),
   parts: keyed(partSchema, 200).optional().meta({ label: 'Parts' }),

@@ -4,6 +4,8 @@ export interface Wished {
   weight: number
   size: number
   gap: number
+  /** Of what stood there before: among those of a rank the order is theirs, whatever they wish. */
+  rank?: number
   put: (y: number) => void
 }
 
@@ -12,7 +14,7 @@ export interface Wished {
  * none above the top. Isotonic regression by pooling neighbours that would overlap (least squares, weighted).
  */
 export function placed(things: readonly Wished[], top: number): void {
-  const sorted = [...things].sort((a, b) => a.wish + a.size / 2 - (b.wish + b.size / 2))
+  const sorted = inOrder(things)
   let offset = 0
   const blocks: { sum: number; weight: number; members: { thing: Wished; offset: number }[] }[] = []
   sorted.forEach((thing, i) => {
@@ -37,4 +39,16 @@ export function placed(things: readonly Wished[], top: number): void {
   })
   for (const { sum, weight, members } of blocks)
     for (const { thing, offset: at } of members) thing.put(Math.max(top, sum / weight) + at)
+}
+
+const middleOf = ({ wish, size }: Wished): number => wish + size / 2
+
+/** By their wishes; what has a rank stays in the order of ranks, and what has none stands between as it wishes. */
+function inOrder(things: readonly Wished[]): Wished[] {
+  const wished = [...things].sort((a, b) => middleOf(a) - middleOf(b))
+  const ranked = wished.filter((t) => t.rank !== undefined).sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0))
+  if (ranked.length < 2) return wished
+  // The places of those that have a rank are theirs, each taken by the one whose turn it is.
+  let turn = 0
+  return wished.map((thing) => (thing.rank === undefined ? thing : (ranked[turn++] ?? thing)))
 }

@@ -115,8 +115,14 @@ export function tagged({ from, to }: Path): Landing[] {
  * Lays cards in their columns and wires in the gutters between them. Devices that no wire of the sheet reaches are left out.
  *
  * @param tries half rows tried where wires would share a run; one is enough to compare ways of laying out
+ * @param held the order in which cards of a column stood before, by device: they stay in it, and only others stand freely
  */
-export function layoutOf(columns: readonly (readonly Device[])[], wires: readonly Wire[], tries = 4): Layout {
+export function layoutOf(
+  columns: readonly (readonly Device[])[],
+  wires: readonly Wire[],
+  tries = 4,
+  held: Held = NOTHING_HELD,
+): Layout {
   const used = new Map<End, Wire[]>()
   for (const wire of wires) for (const end of [wire.from, wire.to]) used.set(end, [...(used.get(end) ?? []), wire])
   const cards = new Map<string, Card>()
@@ -128,15 +134,20 @@ export function layoutOf(columns: readonly (readonly Device[])[], wires: readonl
   // Half a row lower settles the few runs that two wires would share.
   let best: Laid | undefined
   for (let half = 0; half < tries; half += 1) {
-    const made = layOut([...cards.values()], columns.length, wires, half)
+    const made = layOut([...cards.values()], columns.length, wires, half, held)
     if (!best || costOf(made.layout) < costOf(best.layout)) best = made
     if (best.layout.together === 0) break
   }
-  if (best && tries > 1) best = exchanged(downLeft(best, [...cards.values()], columns.length, wires), columns.length)
+  if (best && tries > 1)
+    best = exchanged(downLeft(best, [...cards.values()], columns.length, wires, held), columns.length, held)
   return (
     best?.layout ?? { cards: [], paths: [], bands: [], bar: undefined, width: 0, height: 0, crossings: 0, together: 0 }
   )
 }
+
+/** Places of cards by their devices, from the top. */
+export type Held = ReadonlyMap<string, number>
+export const NOTHING_HELD: Held = new Map()
 
 /** Layouts tried beyond the first, where wires cross. */
 const TRIALS = 40
@@ -154,14 +165,14 @@ function costOf({ together, crossings, paths, height }: Layout): number {
 }
 
 /** The same with earths that go down on the left of their card, where that crosses less. */
-function downLeft(laid: Laid, cards: readonly Card[], columnCount: number, wires: readonly Wire[]): Laid {
+function downLeft(laid: Laid, cards: readonly Card[], columnCount: number, wires: readonly Wire[], held: Held): Laid {
   let best = laid
   let flips = new Set<string>()
   const drops = laid.ways.filter(({ from, to }) => from.side === 'b' || to.side === 'b')
   for (const { wire } of drops) {
     if (best.layout.crossings === 0) break
     const tried = new Set([...flips, wire.key])
-    const made = layOut(cards, columnCount, wires, 0, tried)
+    const made = layOut(cards, columnCount, wires, 0, held, tried)
     if (costOf(made.layout) < costOf(best.layout)) {
       best = made
       flips = tried
@@ -171,7 +182,7 @@ function downLeft(laid: Laid, cards: readonly Card[], columnCount: number, wires
 }
 
 /** The same with neighbours of a column changed over, cards or lanes, as long as that costs less. */
-function exchanged(laid: Laid, columnCount: number): Laid {
+function exchanged(laid: Laid, columnCount: number, held: Held): Laid {
   const { columns, cards, ways, byId } = laid
   let best: Laid = { ...laid, layout: kept(laid.layout) }
   let trials = 0
@@ -181,7 +192,7 @@ function exchanged(laid: Laid, columnCount: number): Laid {
       items.sort((a, b) => a.y - b.y)
       for (let i = 0; i + 1 < items.length && trials < TRIALS; i += 1) {
         const [upper, lower] = [items[i], items[i + 1]]
-        if (!upper || !lower) continue
+        if (!upper || !lower || (isHeld(upper, held) && isHeld(lower, held))) continue
         const [before, beforeLower] = [upper.y, lower.y]
         // In the room that both had: nothing else moves.
         lower.y = before
@@ -202,6 +213,8 @@ function exchanged(laid: Laid, columnCount: number): Laid {
   }
   return best
 }
+
+const isHeld = (item: Item, held: Held): boolean => isCard(item) && held.has(item.device.id)
 
 const sizeOf = (item: Item): number => (isCard(item) ? item.h : LANE)
 
@@ -287,6 +300,7 @@ function layOut(
   columnCount: number,
   wires: readonly Wire[],
   half: number,
+  held: Held,
   flips: Flips = NO_FLIPS,
 ): Laid {
   const cards = given.map((card) => ({ ...card, rows: card.rows.map((r) => ({ ...r })) }))
@@ -295,7 +309,7 @@ function layOut(
   const columns: Item[][] = Array.from({ length: columnCount }, () => [])
   for (const card of cards) columns[card.column]?.push(card)
   for (const way of ways) for (const lane of way.lanes) columns[lane.column]?.push(lane)
-  setHeights(columns, ways, byId, half)
+  setHeights(columns, ways, byId, half, held)
   return { columns, cards, ways, byId, layout: drawn(columns, cards, ways, byId, columnCount) }
 }
 
@@ -343,7 +357,13 @@ function rowAt(card: Card, end: End): number {
 }
 
 /** Heights by what each card and lane is joined to, from the fullest column outward and back. */
-function setHeights(columns: Item[][], ways: readonly Way[], byId: ReadonlyMap<string, Card>, half: number): void {
+function setHeights(
+  columns: Item[][],
+  ways: readonly Way[],
+  byId: ReadonlyMap<string, Card>,
+  half: number,
+  held: Held,
+): void {
   /** What hangs together: an item with its own offset, and the other's place. */
   const partners = new Map<Item, { own: number; other: Item; at: number; weight: number }[]>()
   const add = (item: Item, own: number, other: Item, at: number, weight: number) =>
@@ -383,6 +403,7 @@ function setHeights(columns: Item[][], ways: readonly Way[], byId: ReadonlyMap<s
         size: isCard(item) ? item.h : LANE,
         // Cards of one column stand apart; a lane may pass close by.
         gap: isCard(item) ? CARD_GAP : LANE,
+        ...(isCard(item) && held.has(item.device.id) ? { rank: held.get(item.device.id) ?? 0 } : {}),
         put: (y) => {
           item.y = Math.round(y / GRID) * GRID
         },

@@ -1,5 +1,5 @@
 import { deviceOf, type Device, type DeviceRole, type Wire, type Wiring } from '../wiring/model'
-import { layoutOf, type Layout } from './layout'
+import { layoutOf, type Held, type Layout } from './layout'
 import { PAGE } from './measures'
 
 /** One sheet: what it is called, and how it is laid out. */
@@ -59,9 +59,10 @@ const fits = ({ width, height }: Layout): boolean =>
 /** Wall to motor on one sheet where it fits; else wall to drive, and drive to motor. */
 function powerSheets(wiring: Wiring, wires: readonly Wire[]): SchematicSheet[] {
   const columns = powerColumns(wiring, wires)
+  const held = heldOn(wiring, 'power')
   // What is far too large is not worth more than one try.
-  if (fits(layoutOf(columns, wires, 1))) {
-    const whole = layoutOf(columns, wires)
+  if (fits(layoutOf(columns, wires, 1, held))) {
+    const whole = layoutOf(columns, wires, undefined, held)
     if (fits(whole)) return [{ id: 'power', name: 'Power', layout: whole }]
   }
   const rank = new Map(wiring.devices.map((d) => [d.id, rankOf(d)]))
@@ -72,10 +73,48 @@ function powerSheets(wiring: Wiring, wires: readonly Wire[]): SchematicSheet[] {
   const [before, behind] = [wires.filter((w) => !beyond(w) && !aside(w)), wires.filter((w) => beyond(w) && !aside(w))]
   const side = wires.filter(aside)
   return [
-    { id: 'power', name: 'Wall to drive', layout: layoutOf(powerColumns(wiring, before), before) },
-    { id: 'power-2', name: 'Drive to motor, earths', layout: layoutOf(powerColumns(wiring, behind), behind) },
-    { id: 'power-3', name: 'Side circuits', layout: layoutOf(powerColumns(wiring, side), side) },
-  ].filter(({ layout }) => layout.paths.length > 0)
+    { id: 'power', name: 'Wall to drive', wires: before },
+    { id: 'power-2', name: 'Drive to motor, earths', wires: behind },
+    { id: 'power-3', name: 'Side circuits', wires: side },
+  ]
+    .map(({ id, name, wires: own }) => ({
+      id,
+      name,
+      layout: layoutOf(powerColumns(wiring, own), own, undefined, heldOn(wiring, id)),
+    }))
+    .filter(({ layout }) => layout.paths.length > 0)
+}
+
+/** Where devices stood on a sheet when the build began. */
+const placesOn = ({ places }: Wiring, sheet: string): ReadonlyMap<string, number> =>
+  new Map(
+    Object.entries(places).flatMap(([key, place]) =>
+      key.startsWith(`${sheet}/`) ? [[key.slice(sheet.length + 1), place] as const] : [],
+    ),
+  )
+
+/** The same as their order from the top, whatever the side. */
+const heldOn = (wiring: Wiring, sheet: string): Held =>
+  new Map([...placesOn(wiring, sheet)].map(([device, place]) => [device, Math.abs(place)]))
+
+/** Places right of the drive begin here: no column has as many cards. */
+const RIGHT = 40
+
+/** Where every card stands on its sheet, to be kept with the plan: its place from the top, negative left of the drive. */
+export function placesOf(sheets: readonly SchematicSheet[]): Record<string, number> {
+  const places: Record<string, number> = {}
+  for (const { id, layout } of sheets) {
+    const drive = layout.cards.find((card) => card.device.role === 'drive')?.column ?? 0
+    const columns = new Map<number, typeof layout.cards>()
+    for (const card of layout.cards) columns.set(card.column, [...(columns.get(card.column) ?? []), card])
+    for (const [column, cards] of columns)
+      [...cards]
+        .sort((a, b) => a.y - b.y)
+        .forEach((card, i) => {
+          places[`${id}/${card.device.id}`] = column < drive ? -(i + 1) : column === drive ? i + 1 : RIGHT + i + 1
+        })
+  }
+  return places
 }
 
 const onSheet = (wiring: Wiring, wires: readonly Wire[]): Device[] => {
@@ -92,7 +131,7 @@ function powerColumns(wiring: Wiring, wires: readonly Wire[]): Device[][] {
 /** Everything to one sheet where it fits; else run and speed, then stop, guard and what the drive switches. */
 function controlSheets(wiring: Wiring, wires: readonly Wire[]): SchematicSheet[] {
   if (wires.length === 0) return []
-  const whole = bestSides(wiring, wires)
+  const whole = bestSides(wiring, wires, 'control')
   if (fits(whole)) return [{ id: 'control', name: 'Control', layout: whole }]
   const run = wires.filter((w) => w.group === 'run')
   const rest = wires.filter((w) => w.group !== 'run')
@@ -101,7 +140,7 @@ function controlSheets(wiring: Wiring, wires: readonly Wire[]): SchematicSheet[]
     { id: 'control-2', name: 'Stop, guard, switched', wires: rest },
   ]
     .filter((sheet) => sheet.wires.length > 0)
-    .map(({ id, name, wires: own }) => ({ id, name, layout: bestSides(wiring, own) }))
+    .map(({ id, name, wires: own }) => ({ id, name, layout: bestSides(wiring, own, id) }))
 }
 
 const inMiddle = new Set<DeviceRole>(['drive', 'strip', 'shield-bar', 'delay-relay'])
@@ -112,14 +151,20 @@ const MOST_TRIED = 24
 const CROSSING_MM = 4
 
 /** The drive in the middle, what is at hand left, the rest right; of the ways to share them the smallest sheet with few crossings. */
-function bestSides(wiring: Wiring, wires: readonly Wire[]): Layout {
+function bestSides(wiring: Wiring, wires: readonly Wire[], sheet: string): Layout {
   const devices = onSheet(wiring, wires)
   const outer = devices.filter(({ role }) => !inMiddle.has(role))
   const middle = devices.filter(({ role }) => inMiddle.has(role))
-  const left = outer.filter(({ role }) => byHand.has(role))
-  const right = outer.filter(({ role }) => !byHand.has(role))
+  const placed = placesOn(wiring, sheet)
+  const held = heldOn(wiring, sheet)
+  const isLeft = ({ id, role }: Device): boolean => {
+    const place = placed.get(id)
+    return place === undefined ? byHand.has(role) : place < 0
+  }
+  const left = outer.filter(isLeft)
+  const right = outer.filter((device) => !isLeft(device))
   const columnsFor = (l: readonly Device[], r: readonly Device[]) => [l, middle, r].filter((c) => c.length > 0)
-  let best = layoutOf(columnsFor(left, right), wires, 1)
+  let best = layoutOf(columnsFor(left, right), wires, 1, held)
   const worth = ({ width, height, crossings, together }: Layout): number =>
     Math.max(height / 172, width / 270) * 100 + crossings * CROSSING_MM + together * 1000
   // One device over to the other side, as long as that helps: hands stay left where it does not.
@@ -127,11 +172,13 @@ function bestSides(wiring: Wiring, wires: readonly Wire[]): Layout {
   for (let tried = 0; tried < MOST_TRIED;) {
     let better: typeof sides | undefined
     for (const device of outer) {
+      // What stood there when the build began stays on its side.
+      if (placed.has(device.id)) continue
       tried += 1
       const next = sides.left.includes(device)
         ? { left: sides.left.filter((d) => d !== device), right: [...sides.right, device] }
         : { left: [...sides.left, device], right: sides.right.filter((d) => d !== device) }
-      const layout = layoutOf(columnsFor(next.left, next.right), wires, 1)
+      const layout = layoutOf(columnsFor(next.left, next.right), wires, 1, held)
       if (worth(layout) < worth(best) - 1) {
         best = layout
         better = next
@@ -140,5 +187,5 @@ function bestSides(wiring: Wiring, wires: readonly Wire[]): Layout {
     if (!better) break
     sides = better
   }
-  return layoutOf(columnsFor(sides.left, sides.right), wires)
+  return layoutOf(columnsFor(sides.left, sides.right), wires, undefined, held)
 }

@@ -217,6 +217,8 @@ export interface Wiring {
   linksIn: { from: string; to: string; why: string }[]
   /** Jumpers and the position that they want. */
   jumpers: { prints: string; position: string; why: string }[]
+  /** Where cards stood when the build began, by sheet and device: what is drawn keeps to it. */
+  places: Readonly<Record<string, number>>
   /** Changes by hand that could not be kept, and why. */
   refused: { id: string; wire: string; why: string }[]
   /** What stays open on the drive and is told: taped, capped, insulated. */

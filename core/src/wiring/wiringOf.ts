@@ -37,6 +37,7 @@ export function wiringOf(plan: Plan): Wiring {
     lines: drive.lines,
     ...factoryLinks(manual, plan),
     jumpers: jumpersFor(manual, logic),
+    places: plan.wiring.places ?? {},
     refused: [],
     region,
     logic,

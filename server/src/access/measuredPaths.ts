@@ -3,7 +3,7 @@ const measured = [
   /^checks(\.|$)/,
   /^settings\.(inDrive|state)(\.|$)/,
   // How far the build is; numbers are given for good at its first step.
-  /^wiring\.(steps|numbers|asFound|parts|looseEnds)(\.|$)/,
+  /^wiring\.(steps|numbers|places|asFound|parts|looseEnds)(\.|$)/,
   /^asTyped(\.|$)/,
 ]
 
