@@ -267,10 +267,7 @@ function cardShape(card: Card, used: ReadonlySet<string>, wiring: Wiring): Shape
       })
     }
   }
-  const wiredRight = rows.some(
-    ({ left, right }) => left === right && right !== undefined && !used.has(`${endOf(device.id, right.id)} l`),
-  )
-  const symbols = symbolFor(card, wiring.region, wiredRight ? 'l' : 'r')
+  const symbols = symbolFor(card, wiring.region, (id) => !used.has(`${endOf(device.id, id)} l`))
   for (const { left, right, at } of rows) {
     const labelled = (t: NonNullable<typeof left>, side: 'l' | 'r'): void => {
       const end = endOf(device.id, t.id)

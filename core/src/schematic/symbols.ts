@@ -8,7 +8,7 @@ const ink = { stroke: 'ink', width: 0.45, fill: 'none' } as const
 const path = (d: string): Shape => ({ kind: 'path', d, ...ink })
 
 /** What lies between the screws of a card: contacts, knob, coil, fuse, lamp, resistance; by the region's symbols. */
-export function symbolFor(card: Card, region: Region, free: 'l' | 'r'): Shape[] {
+export function symbolFor(card: Card, region: Region, leavesRight: (terminal: string) => boolean): Shape[] {
   const { device, x, y, w, rows } = card
   const at = (id: string): { y: number; side: 'l' | 'r'; both: boolean } | undefined => {
     const row = rows.find((r) => r.left?.id === id || r.right?.id === id)
@@ -22,6 +22,8 @@ export function symbolFor(card: Card, region: Region, free: 'l' | 'r'): Shape[] 
     if (!a || !b) return []
     // In and out on one row: the symbol lies between both screws.
     if (a.y === b.y) return across(kind, x + w / 2, a.y, x + 12, x + w - 12)
+    // At the side that the names of its own screws leave free, whatever others of the card do.
+    const free = between.some((id) => (at(id)?.both === true ? leavesRight(id) : at(id)?.side === 'r')) ? 'l' : 'r'
     const column = free === 'r' ? x + w - SCREW - 4 : x + SCREW + 4
     const out = free === 'r' ? -1 : 1
     return [
