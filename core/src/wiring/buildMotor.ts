@@ -134,7 +134,7 @@ function connector({ motorConnector, pinU, pinV, pinW, pinEarth }: Plan['wiring'
     },
     pins.flatMap(([lead, pin]) =>
       (['in', 'out'] as const).map((side) =>
-        terminal(`${lead}-${side}`, pin ?? '?', 'power', side, { needed: true, note: lead === 'E' ? 'earth' : lead }),
+        terminal(`${lead}-${side}`, pin ?? '?', 'power', side, { needed: true, note: lead === 'E' ? 'PE' : lead }),
       ),
     ),
     // A pin is one piece: what is on one side of it is on the other.

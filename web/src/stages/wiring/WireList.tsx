@@ -141,7 +141,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
           </thead>
           <tbody>
             {shown.map(({ original: r, id }) => (
-              <tr key={id} className="border-b border-rule align-top">
+              <tr key={id} className="border-b border-rule align-middle">
                 <td className="py-1.5 pr-2 font-cond text-[17px] font-semibold">{r.number}</td>
                 <td className="py-1.5 pr-3">
                   {r.from} <b className="font-semibold">{r.fromTerminal}</b>
