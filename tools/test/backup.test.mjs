@@ -108,6 +108,12 @@ describe('a database', () => {
       await client.query(
         "insert into library_items (shop_id, kind, name, version, item) select id, 'motor', name, 3, '{}' from shops",
       )
+      // More than are fetched at once, each half a megabyte of bytes that are no text.
+      await client.query(
+        `insert into photos (shop_id, conversion_id, "of", width_px, height_px, jpeg, taken_at)
+          select shop_id, id, 'step', 1600, 1200, decode('ffd8ff' || repeat(md5(id::text), 30000), 'hex'), now()
+          from conversions limit 20`,
+      )
     })
     await keepIn(cluster.urls.owner, kept)
   })
