@@ -50,7 +50,7 @@ describe('every question', () => {
   })
 })
 
-const whole = /^(manual|wiring\.(steps|numbers|parts|codesHeld)|asTyped)$/
+const whole = /^(manual|wiring\.(steps|numbers|parts|places|codesHeld)|asTyped)$/
 
 /** Every single thing that was typed, by its path; a thing that is all of an item of a list is not taken from it. */
 function typedPaths(value: unknown, at = ''): string[] {
