@@ -1,13 +1,10 @@
 import { iecNames, terminalConnections } from '../data/terminalConnections'
 import type { Plan } from '../plan'
 import { colourFor, type ConductorTask } from './conductors'
-import { device, earthScrew, poles, terminal, twoEnds } from './deviceKinds'
+import { BOX_M, device, earthScrew, poles, terminal, twoEnds } from './deviceKinds'
 import type { Draft } from './draft'
 import type { DriveTerminals } from './driveTerminals'
 import { endOf, type Device, type End, type Inside, type Terminal } from './model'
-
-/** Of a wire from one device of the box to the next, m. */
-const BOX_M = 0.5
 
 const phases = ['u', 'v', 'w'] as const
 

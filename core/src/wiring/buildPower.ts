@@ -1,7 +1,7 @@
 import type { Plan } from '../plan'
 import { colourFor, type ConductorTask } from './conductors'
 import { motorSide, resistor } from './buildMotor'
-import { device, earthScrew, poles, supplyCard, terminal } from './deviceKinds'
+import { BOX_M, device, earthScrew, poles, supplyCard, terminal } from './deviceKinds'
 import type { Draft } from './draft'
 import type { DriveTerminals } from './driveTerminals'
 import { endOf, type Device, type End, type Potential } from './model'
@@ -17,9 +17,6 @@ function feedLines({ supply }: Plan, drive: DriveTerminals): Potential[] {
   }
   return supply.topology === 'line-line' ? ['L1', 'L2'] : ['L1', 'N']
 }
-
-/** Of a wire from one device of the box to the next, m. */
-const BOX_M = 0.5
 
 /** Supply to drive, drive to motor, the brake resistor. */
 export function buildPower(draft: Draft, plan: Plan, drive: DriveTerminals): void {

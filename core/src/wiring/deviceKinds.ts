@@ -9,6 +9,9 @@ export const terminal = (
   more: Partial<Terminal> = {},
 ): Terminal => ({ id, prints, class: of, side, wires: 2, ...more })
 
+/** Of a power wire from one device of the box to the next, m. */
+export const BOX_M = 0.5
+
 const needed = { needed: true } as const
 
 interface Made {

@@ -14,7 +14,7 @@ import {
 import { type CarriedPhoto, type NewConversion, type UnreadSave } from '@zesty/core/http'
 import type { Reading } from '@zesty/core/measurements'
 import { firstFaults } from '@zesty/core/rules'
-import { and, eq, isNull, or, sql } from 'drizzle-orm'
+import { and, eq, or, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
 import type { Asker } from '../access/who'
 import { JsonText, withMember } from '../answers/jsonText'
@@ -22,7 +22,7 @@ import { DATABASE, type Database } from '../db/database'
 import { conversions, photos, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
 import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
-import { insertPhotos, photosOf } from '../photos/storedPhotos'
+import { insertPhotos, pagesOf, photosOf } from '../photos/storedPhotos'
 import { RevisionsService } from './revisions.service'
 import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
@@ -133,7 +133,7 @@ export class ConversionsService {
     const read = readStored(plan)
     const readings = await readingsOf(this.db, id)
     const manual = read.ok ? read.value.manual?.name : undefined
-    const pages = and(eq(photos.shopId, shopId), isNull(photos.conversionId), eq(photos.subject, manual ?? ''))
+    const pages = and(pagesOf(shopId), eq(photos.subject, manual ?? ''))
     const carried = await photosOf(this.db, or(eq(photos.conversionId, id), pages))
     return read.ok
       ? conversionFile(read.value, readings, carried)

@@ -1,11 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common'
 import { MOST_PHOTO_BYTES, type KeptPhoto, type NewPhoto, type PhotoNote } from '@zesty/core/http'
-import { and, eq, isNull, sql, type SQL } from 'drizzle-orm'
+import { and, eq, sql, type SQL } from 'drizzle-orm'
 import type { Asker } from '../access/who'
+import { shopOf } from '../conversions/conversionMustExist'
 import { DATABASE, type Database } from '../db/database'
-import { conversions, photos } from '../db/schema'
+import { photos } from '../db/schema'
 import { badInput, notFound } from '../problems/problem'
-import { insertPhotos, listPhotos, ofMachine } from './storedPhotos'
+import { insertPhotos, listPhotos, ofMachine, pagesOf } from './storedPhotos'
 
 /** What was photographed at a machine, and the pages of manuals that a shop keeps. */
 @Injectable()
@@ -13,24 +14,24 @@ export class PhotosService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
   async list(conversionId: string): Promise<KeptPhoto[]> {
-    return listPhotos(this.db, ofMachine(conversionId, await this.shopOf(conversionId)))
+    return listPhotos(this.db, ofMachine(conversionId, await shopOf(this.db, conversionId)))
   }
 
   listOfShop(shopId: string): Promise<KeptPhoto[]> {
-    return listPhotos(this.db, this.pagesOf(shopId))
+    return listPhotos(this.db, pagesOf(shopId))
   }
 
   async content(conversionId: string, id: string): Promise<Buffer> {
-    return this.jpegWhere(and(eq(photos.id, id), ofMachine(conversionId, await this.shopOf(conversionId))))
+    return this.jpegWhere(and(eq(photos.id, id), ofMachine(conversionId, await shopOf(this.db, conversionId))))
   }
 
   contentOfShop(shopId: string, id: string): Promise<Buffer> {
-    return this.jpegWhere(and(eq(photos.id, id), this.pagesOf(shopId)))
+    return this.jpegWhere(and(eq(photos.id, id), pagesOf(shopId)))
   }
 
   async add(conversionId: string, sent: NewPhoto, by: Asker): Promise<KeptPhoto> {
-    const shopId = await this.shopOf(conversionId)
-    const owner = sent.of === 'manual' ? this.pagesOf(shopId) : eq(photos.conversionId, conversionId)
+    const shopId = await shopOf(this.db, conversionId)
+    const owner = sent.of === 'manual' ? pagesOf(shopId) : eq(photos.conversionId, conversionId)
     const [there] = await this.db
       .select({ bytes: sql<number>`coalesce(sum(length(${photos.jpeg})), 0)::float8` })
       .from(photos)
@@ -56,7 +57,7 @@ export class PhotosService {
     const changed = await this.db
       .update(photos)
       .set({ note: note.trim() === '' ? null : note.trim() })
-      .where(and(eq(photos.id, id), ofMachine(conversionId, await this.shopOf(conversionId))))
+      .where(and(eq(photos.id, id), ofMachine(conversionId, await shopOf(this.db, conversionId))))
       .returning({ id: photos.id })
     if (changed.length === 0) throw notFound('photo')
   }
@@ -64,27 +65,14 @@ export class PhotosService {
   async remove(conversionId: string, id: string): Promise<void> {
     const removed = await this.db
       .delete(photos)
-      .where(and(eq(photos.id, id), ofMachine(conversionId, await this.shopOf(conversionId))))
+      .where(and(eq(photos.id, id), ofMachine(conversionId, await shopOf(this.db, conversionId))))
       .returning({ id: photos.id })
     if (removed.length === 0) throw notFound('photo')
-  }
-
-  private pagesOf(shopId: string): SQL | undefined {
-    return and(eq(photos.shopId, shopId), isNull(photos.conversionId))
   }
 
   private async jpegWhere(where: SQL | undefined): Promise<Buffer> {
     const [row] = await this.db.select({ jpeg: photos.jpeg }).from(photos).where(where)
     if (!row) throw notFound('photo')
     return row.jpeg
-  }
-
-  private async shopOf(conversionId: string): Promise<string> {
-    const [row] = await this.db
-      .select({ shopId: conversions.shopId })
-      .from(conversions)
-      .where(eq(conversions.id, conversionId))
-    if (!row) throw notFound('conversion')
-    return row.shopId
   }
 }

@@ -26,9 +26,12 @@ const said = ({ subject, note, by, takenAt, ...row }: Row): KeptPhoto => ({
   takenAt: takenAt.toISOString(),
 })
 
+/** Pages of manuals that a shop keeps. */
+export const pagesOf = (shopId: string): SQL | undefined => and(eq(photos.shopId, shopId), isNull(photos.conversionId))
+
 /** A machine's own photos, and the pages of manuals that its shop keeps. */
 export const ofMachine = (conversionId: string, shopId: string): SQL | undefined =>
-  or(eq(photos.conversionId, conversionId), and(eq(photos.shopId, shopId), isNull(photos.conversionId)))
+  or(eq(photos.conversionId, conversionId), pagesOf(shopId))
 
 /** Photos without their content, in the order in which they were taken. */
 export async function listPhotos(db: Database, where: SQL | undefined): Promise<KeptPhoto[]> {

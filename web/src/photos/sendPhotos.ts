@@ -1,8 +1,9 @@
-import { useEffect } from 'react'
+import { useCallback, useMemo } from 'react'
 import { api } from '../state/api'
 import { notice } from '../state/notice'
-import { isPassing, RETRY_MS } from '../state/sendHeld'
+import { isPassing } from '../state/sendHeld'
 import { useAppDispatch, type store } from '../state/store'
+import { useTryAgain } from '../state/useTryAgain'
 import { heldPhotos, letGoPhoto, lookForHeld, type HeldPhoto } from './heldPhotos'
 
 const underWay = new Set<string>()
@@ -26,9 +27,11 @@ export const sendPhoto =
 /** Tries again, of whatever machine, until the server has every photo that this browser holds. */
 export function useSendPhotos(): void {
   const dispatch = useAppDispatch()
-  useEffect(() => {
+  const tryAll = useMemo(() => {
     const refused = new Set<string>()
-    const tryAll = async () => {
+    let looked: Promise<unknown> | undefined
+    return async () => {
+      await (looked ??= lookForHeld())
       for (const one of heldPhotos()) {
         if (refused.has(one.photo.id)) continue
         const trouble = await dispatch(sendPhoto(one))
@@ -42,13 +45,6 @@ export function useSendPhotos(): void {
         }
       }
     }
-    void lookForHeld().then(tryAll)
-    const timer = setInterval(() => void tryAll(), RETRY_MS)
-    const now = () => void tryAll()
-    window.addEventListener('online', now)
-    return () => {
-      clearInterval(timer)
-      window.removeEventListener('online', now)
-    }
   }, [dispatch])
+  useTryAgain(useCallback(() => void tryAll(), [tryAll]))
 }

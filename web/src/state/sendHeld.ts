@@ -1,11 +1,9 @@
-import { useEffect } from 'react'
+import { useCallback } from 'react'
 import { api } from './api'
 import { conversionsHeld, heldOf, letGo } from './heldReadings'
 import { measuredChanged } from './planSlice'
 import { useAppDispatch, type store } from './store'
-
-/** Between two tries, ms. */
-export const RETRY_MS = 4000
+import { useTryAgain } from './useTryAgain'
 
 /** What a later try may change: no answer at all, or a server that says so. */
 export const isPassing = (error: unknown): boolean => {
@@ -27,14 +25,5 @@ export const sendHeld = (conversionId: string) => async (dispatch: typeof store.
 /** Tries again, of whatever conversion, until the server has everything that this browser holds. */
 export function useSendHeld(): void {
   const dispatch = useAppDispatch()
-  useEffect(() => {
-    const tryAll = () => conversionsHeld().forEach((id) => void dispatch(sendHeld(id)))
-    tryAll()
-    const timer = setInterval(tryAll, RETRY_MS)
-    window.addEventListener('online', tryAll)
-    return () => {
-      clearInterval(timer)
-      window.removeEventListener('online', tryAll)
-    }
-  }, [dispatch])
+  useTryAgain(useCallback(() => conversionsHeld().forEach((id) => void dispatch(sendHeld(id))), [dispatch]))
 }

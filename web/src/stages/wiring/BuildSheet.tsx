@@ -4,7 +4,6 @@ import {
   buildParts,
   drawSheet,
   looseEndsOf,
-  sheetsOf,
   swapLeads,
   whereItStopped,
   type BuildStep,
@@ -18,6 +17,7 @@ import { Photos } from '../../photos/Photos'
 import { useChange, usePlan } from '../../state/openPlan'
 import { DayField } from '../../parts/DayField'
 import { LooseEnds } from './LooseEnds'
+import { sheetsOnce } from './sheetsOnce'
 import { StepWires } from './StepWires'
 import { useSteps } from './useSteps'
 import { StepReadings } from './StepReadings'
@@ -264,8 +264,7 @@ function Step({
 /** The sheet that has most of the step's wires, those in full colour. */
 function StepPicture({ wiring, step }: { wiring: Wiring; step: BuildStep }) {
   const only = useMemo(() => new Set(step.wires), [step])
-  const sheets = useMemo(() => sheetsOf(wiring), [wiring])
-  const best = sheets
+  const best = sheetsOnce(wiring)
     .map((s) => ({ s, count: s.layout.paths.filter((p) => only.has(p.wire.key)).length }))
     .sort((a, b) => b.count - a.count)[0]
   if (!best || best.count === 0) return null

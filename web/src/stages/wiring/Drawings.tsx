@@ -4,7 +4,6 @@ import {
   drawSheet,
   endNames,
   panelOf,
-  sheetsOf,
   toSvg,
   wireKinds,
   type Drawing,
@@ -22,6 +21,7 @@ import { useEvaluation } from '../../state/evaluation'
 import { notice } from '../../state/notice'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
+import { sheetsOnce } from './sheetsOnce'
 import { useSteps } from './useSteps'
 import { useQuantityText } from './useQuantityText'
 
@@ -45,7 +45,7 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
   const sheets = useMemo(
     (): Sheet[] => [
-      ...sheetsOf(wiring).map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),
+      ...sheetsOnce(wiring).map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),
       { id: 'box', name: 'Motor box', drawing: drawMotorBox(wiring) },
       { id: 'panel', name: 'Panel', drawing: panel.drawing },
     ],

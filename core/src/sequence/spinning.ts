@@ -1,0 +1,113 @@
+import type { Plan } from '../plan'
+import { settingNames, type SettingId } from '../stages/settingNames'
+import type { Wiring } from '../wiring/model'
+import { firstLeads, type Add } from './adding'
+import { stepReading } from './step'
+
+/** Functions that must be right before a first spin; on a drive with trims the current limit too. */
+export const firstSpinSettings: readonly SettingId[] = [
+  'ratedVoltageV',
+  'baseFrequencyHz',
+  'overloadA',
+  'maximumHz',
+  'restart',
+  'commandSource',
+  'referenceSource',
+]
+
+const said = (words: string | undefined, otherwise: string): string => words ?? otherwise
+
+/** First power, and the first spin by what this drive has. */
+export function spinning(
+  plan: Plan,
+  wiring: Wiring,
+  step: Add,
+  values: Readonly<Partial<Record<SettingId, string>>>,
+): void {
+  const { manual } = plan
+  const shows = (when: string): string | undefined => manual?.display.find((d) => d.when === when)?.prints
+  step({
+    id: 'before-power',
+    part: 'first-power',
+    title: 'Before the first power',
+    do: [
+      'Covers on, glasses on, rings off, sleeves tight.',
+      'Motor clamped down; belt off; key, chuck, collet and tool off.',
+      'One person at the isolator, the other at the motor: nobody alone.',
+      ...(manual?.runsAtPowerOn === false ? [] : ['Its enable is open: some drives run as soon as they have power.']),
+    ],
+  })
+  step({
+    id: 'first-power',
+    part: 'first-power',
+    title: 'First power',
+    do: ['On. Stand aside. Nothing is touched for a minute.'],
+    sees: [
+      `Its display: ${said(shows('idle'), 'what its manual says for ready')}.`,
+      'No smell, no hum, the motor stands.',
+    ],
+    wrong: {
+      ask: 'Dark, a fault, a smell, or it turned',
+      steps: [
+        'Off. Lock. Wait, measure under 50 V.',
+        'A fault: its meaning stands in the manual’s list below.',
+        'It turned: its enable is closed, or it listens to a terminal that is.',
+      ],
+    },
+    licensed: true,
+  })
+  const codes = firstSpinSettings.map((id) => {
+    const code = manual?.codes.find((c) => c.sets === id)
+    return `${code ? `${code.code}, ` : ''}${settingNames[id]}: ${values[id] ?? 'not known yet'}`
+  })
+  const trims =
+    manual?.style === 'trim-pot'
+      ? manual.trims
+          .filter((t) => t.sets === 'current-limit')
+          .map((t) => `${t.prints}, current limit: at the plate’s amps`)
+      : []
+  step({
+    id: 'first-settings',
+    part: 'first-spin',
+    title: manual?.style === 'trim-pot' ? 'The trims that matter first' : 'What must be right before it turns',
+    do: manual?.style === 'trim-pot' ? trims : codes,
+    sees: ['Each read back.'],
+    ...(manual?.style === 'trim-pot'
+      ? { caution: 'A barrier over the mains parts and an insulated tool; only who may work live.', licensed: true }
+      : {}),
+  })
+  const keypad = manual?.style !== 'trim-pot'
+  step({
+    id: 'first-spin',
+    part: 'first-spin',
+    title: 'First spin',
+    do: [
+      keypad
+        ? 'By its keypad, lowest speed, one second, off.'
+        : 'By a test switch at its enable and a knob, lowest speed, one second, off.',
+      'Look at the shaft: which way?',
+      'Then a minute at a third of the hertz, a clamp on each lead that went on dead.',
+    ],
+    readings: [
+      stepReading('u', 'Amps, first lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'u' }),
+      stepReading('v', 'Amps, second lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'v' }),
+      stepReading('w', 'Amps, third lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'w' }),
+    ],
+    sees: [
+      `It turns ${plan.survey.forward === undefined ? 'the way you want' : 'the way that gives the spindle its forward'}; three amps alike within 10 %.`,
+      `Its display: ${said(shows('running'), 'what its manual says for running')}.`,
+    ],
+    wrong: {
+      ask: 'It turns the wrong way',
+      steps: [
+        'Off. Isolator locked.',
+        'Wait ten minutes, or as the manual says; measure under 50 V direct.',
+        'Change the first two motor leads with each other at the drive. Never the supply’s.',
+        'Tug both.',
+        'Spin again.',
+      ],
+      swaps: firstLeads(wiring),
+    },
+    ...(keypad ? {} : { looseEnd: { what: 'A test switch and a test knob hang on the drive', stop: true } }),
+  })
+}
