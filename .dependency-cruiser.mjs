@@ -18,6 +18,7 @@ const coreRooms = [
   ['findings'],
   ['evaluate'],
   ['library', 'plate', 'report', 'speeds', 'compare', 'schematic', 'sequence'],
+  ['card'],
   ['search', 'http', 'formats'],
   ['doors'],
 ]

@@ -1,36 +1,8 @@
-import {
-  CONVERSION_FORMAT,
-  advise,
-  evaluate,
-  readConversionFile,
-  readPlan,
-  report,
-  type ConversionRead,
-  type Finding,
-  type Plan,
-  type UnitSystem,
-} from '@zesty/core'
+import { advise, evaluate, report, type Finding, type Plan, type UnitSystem } from '@zesty/core'
 import { compareMotors, compareRoutes, fitFindings, routeFindings } from '@zesty/core/compare'
 import { fitMeasurements, type Measured } from '@zesty/core/measurements'
-import type { Outcome } from '@zesty/core/rules'
-import { complain, faultLine } from './complain'
-import { readJson } from './readFile'
-
-/** A conversion file, or a bare plan of which nothing was measured. */
-function read(document: unknown): Outcome<ConversionRead> {
-  if (typeof document === 'object' && document !== null && Reflect.get(document, 'format') === CONVERSION_FORMAT)
-    return readConversionFile(document)
-  const plan = readPlan(document)
-  return plan.ok ? { ok: true, value: { plan: plan.value, measurements: [], photos: [] } } : plan
-}
-
-/** What a file holds, or what is wrong with it. */
-function conversionIn(file: string): ConversionRead | string {
-  const document = readJson(file, 'conversion file')
-  if (!document.ok) return document.says
-  const found = read(document.value)
-  return found.ok ? found.value : `${file}: ${faultLine(found.faults)}`
-}
+import { complain } from './complain'
+import { conversionIn } from './conversionIn'
 
 /** What `--with` adds: what the route stage shows, and how each motor goes where the old one stood. */
 const extras = ['route', 'fit'] as const

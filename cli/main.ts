@@ -1,4 +1,5 @@
 import { evaluateFiles } from './evaluateFiles'
+import { printCard } from './printCard'
 import { readManuals } from './readManuals'
 import { runRule } from './runRule'
 import { writeDocs } from './writeDocs'
@@ -8,6 +9,7 @@ const verbs: Record<string, (args: string[]) => number> = {
   rule: runRule,
   evaluate: evaluateFiles,
   manual: readManuals,
+  card: printCard,
   docs: writeDocs,
 }
 
@@ -24,5 +26,6 @@ export function main(verb: string, args: string[]): number {
 export { emptyPlan, evaluate, evaluator, parseQuantity, readConversionFile, readPlate, stageIds } from '@zesty/core'
 export { readLibraryCsv } from '@zesty/core/library'
 export { readManual } from '@zesty/core/manual'
+export { cardOf } from '@zesty/core/settings'
 export { drawSheet, qualityOf, sheetsOf, wiringOf } from '@zesty/core/wiring'
 export { search, searchSpace, usualCriteria } from '@zesty/core/search'

@@ -16,6 +16,10 @@ const verbs = {
     says: 'FILE ... [--text] [--with route,fit]\n                                  judge conversion files, as JSON or as short reports',
     run: (args) => commandLine('evaluate', args),
   },
+  card: {
+    says: 'FILE [--text]                    what to type into this drive, in order, as JSON or as a sheet',
+    run: (args) => commandLine('card', args),
+  },
   manual: {
     says: 'FILE [--for NAMES | --jotted]    what is printed at a drive’s screws, how to wire it, what was jotted of it',
     run: (args) => commandLine('manual', args),

@@ -50,7 +50,8 @@ describe('every question', () => {
   })
 })
 
-const whole = /^(manual|wiring\.(steps|numbers|parts|places|codesHeld)|asTyped)$/
+const whole =
+  /^(manual|wiring\.(steps|numbers|parts|places|codesHeld)|settings\.(entered|asFound|why|probe|trims)|asTyped)$/
 
 /** Every single thing that was typed, by its path; a thing that is all of an item of a list is not taken from it. */
 function typedPaths(value: unknown, at = ''): string[] {
@@ -75,6 +76,8 @@ const needed = new Set(['id', 'name', 'schemaVersion', 'label', 'path'])
 const saysByAbsence = [
   /^asTyped\./,
   /^settings\.(chosen|inDrive)\./,
+  // A card of which no line is ticked was not begun.
+  /^settings\.entered$/,
   /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,
   /^wiring\.motors$/,

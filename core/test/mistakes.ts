@@ -11,6 +11,7 @@ import {
 } from '../src/plan'
 import type { Manual, TerminalFunction } from '../src/manual'
 import { demoPlan } from './demoPlans'
+import { settingMistakes } from './settingMistakes'
 import { shippedManual } from './shippedManuals'
 
 /** The wall-box drive’s manual with safe torque off and a third direction input, as the sound plan wants them. */
@@ -105,7 +106,8 @@ const other = (stage: TransmissionStage): Patch => [set('survey.positions.1.tran
 const kindOfMotor = (kind: string): Change => setField(soundPlan(), 'motor.kind', kind)
 
 /** Each way to spoil the sound plan, the finding it must bring, how grave, what is offered against it, by label, what is said, and the field to go to. */
-export const mistakes: [
+/** A way to spoil the sound plan, and what is then said of it. */
+export type Mistake = [
   id: string,
   severity: Finding['severity'],
   patch: Patch,
@@ -114,7 +116,9 @@ export const mistakes: [
   says: string,
   why: string,
   path: string,
-][] = [
+]
+
+export const mistakes: Mistake[] = [
   [
     'motor.kind',
     'stop',
@@ -2584,4 +2588,5 @@ export const mistakes: [
     'One of the two is wrong, and speeds, torque and belt are reckoned from the sizes until that is settled.',
     'survey.positions.1.knownSpindleRpm',
   ],
+  ...settingMistakes(soundManual),
 ]

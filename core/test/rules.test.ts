@@ -395,6 +395,21 @@ describe('worked examples', () => {
     ['motor.boost-limit', { boostV: 10, r1Ohm: 1.35, ratedCurrentA: 6 }, { currentA: 4.277, permitted: true }, 3],
     ['motor.insulation-check', { testMOhm: 20, temperatureC: 20, voltageV: 400 }, { at40CMOhm: 5 }, 6],
     ['drive.ramp-time', { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 11.2, frictionNm: 1.2 }, { seconds: 4.398 }, 3],
+    ['drive.ramp-seconds', { entered: 3, meaning: 'to-base', baseFrequencyHz: 50, maximumHz: 100 }, { seconds: 6 }, 6],
+    [
+      'drive.ramp-seconds',
+      { entered: 2, meaning: 'per-10-hz', baseFrequencyHz: 50, maximumHz: 75 },
+      { seconds: 15 },
+      6,
+    ],
+    [
+      'drive.ramp-seconds',
+      { entered: 20, meaning: 'hz-per-s', baseFrequencyHz: 50, maximumHz: 90 },
+      { seconds: 4.5 },
+      6,
+    ],
+    ['drive.ramp-entry', { seconds: 6, meaning: 'to-base', baseFrequencyHz: 50, maximumHz: 100 }, { entered: 3 }, 6],
+    ['drive.ramp-entry', { seconds: 4.5, meaning: 'hz-per-s', baseFrequencyHz: 50, maximumHz: 90 }, { entered: 20 }, 6],
     [
       'drive.brake-resistor',
       {

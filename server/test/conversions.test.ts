@@ -206,6 +206,47 @@ describe('what is ticked and read back', () => {
     expect(body[0]).toMatchObject({ by: 'this computer' })
     expect((await h.api.get(`/api/conversions/${id}/revisions`)).body).toHaveLength(2)
   })
+  test('carries why, where that was said with the change, and what became of a line of the card', async () => {
+    const { id, plan } = await begin()
+    const steps = [
+      [set('settings.chosen.decelerationS', 12), set('settings.why', { decelerationS: 'the chuck let go' })],
+      [
+        set('settings.entered', { '2.15': { answer: 'refused', value: '12.0', said: 'not so' } }),
+        set('wiring.codesHeld', { '5.05': 'enable' }),
+      ],
+      [set('settings.chosen.decelerationS', 15)],
+    ] as const
+    let now = plan
+    for (const [i, patch] of steps.entries()) {
+      now = applyPatch(now, patch)
+      await save(id, i + 1, now).expect(200)
+    }
+    const { body } = await h.api.get(`/api/conversions/${id}/entries`).expect(200)
+    expect(
+      body.map(({ path, value, reason }: { path: string; value?: unknown; reason?: string }) => [path, value, reason]),
+    ).toEqual([
+      ['settings.chosen.decelerationS', 12, 'the chuck let go'],
+      ['settings.entered.2.15', 'refused, 12.0, not so', undefined],
+      ['wiring.codesHeld.5.05', 'enable', undefined],
+      ['settings.chosen.decelerationS', 15, undefined],
+    ])
+  })
+})
+
+describe('a past day', () => {
+  test('has the conversion as it stood then, and none before it was begun', async () => {
+    const { id, plan } = await begin()
+    const before = new Date(Date.now() - 86_400_000).toISOString()
+    await h.api.get(`/api/conversions/${id}`).expect(200)
+    const then = new Date().toISOString()
+    await save(id, 1, applyPatch(plan, [set('settings.chosen.stopMode', 'coast')])).expect(200)
+    const at = (moment: string) => h.api.get(`/api/conversions/${id}/revisions/at/${encodeURIComponent(moment)}`)
+    expect((await at(then).expect(200)).body).toMatchObject({ revision: 1, plan: { settings: { chosen: {} } } })
+    const now = (await at(new Date(Date.now() + 1000).toISOString()).expect(200)).body
+    expect(now.plan.settings.chosen.stopMode).toBe('coast')
+    await at(before).expect(404)
+    await at('yesterday').expect(400)
+  })
 })
 
 describe('files', () => {

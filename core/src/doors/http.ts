@@ -33,6 +33,7 @@ export {
   revisionLineSchema,
   type RevisionName,
   revisionNameSchema,
+  momentParameterSchema,
   revisionParameterSchema,
   revisionSchema,
   saveSchema,

@@ -43,7 +43,7 @@ export { namedPositions } from '../plan/positionName'
 export { copyPlan } from '../plan/copyPlan'
 export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'
-export { type SettingId, settingIds, settingNames } from '../stages/settingNames'
+export { type SettingId, settingIds, settingNames } from '../stages/settingTable'
 export {
   type Hazard,
   hazards,

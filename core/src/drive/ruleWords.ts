@@ -140,6 +140,32 @@ export const driveRuleWords = {
     output: { seconds: 's, from standstill' },
     example: { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 15, frictionNm: 1.2 },
   },
+  'drive.ramp-seconds': {
+    title: 'Seconds of a ramp by what its number counts',
+    formula: 'to-maximum: t = x;  to-base: t = x f_max/f_base;  per-10-hz: t = x f_max/10;  hz-per-s: t = f_max/x',
+    citation: 'The ways in which drives count a straight ramp; t is from standstill to the highest hertz',
+    input: {
+      entered: 's, s for each 10 Hz, or Hz/s: the number as it is entered',
+      meaning: 'what the number counts',
+      baseFrequencyHz: 'Hz, the base that is set',
+      maximumHz: 'Hz, the highest that is set',
+    },
+    output: { seconds: 's, between standstill and the highest hertz' },
+    example: { entered: 3, meaning: 'to-base', baseFrequencyHz: 50, maximumHz: 100 },
+  },
+  'drive.ramp-entry': {
+    title: 'Number to enter for a ramp',
+    formula: 'to-maximum: x = t;  to-base: x = t f_base/f_max;  per-10-hz: x = 10 t/f_max;  hz-per-s: x = f_max/t',
+    citation: 'The ways in which drives count a straight ramp; t is from standstill to the highest hertz',
+    input: {
+      seconds: 's, between standstill and the highest hertz',
+      meaning: 'what the number counts',
+      baseFrequencyHz: 'Hz, the base that is set',
+      maximumHz: 'Hz, the highest that is set',
+    },
+    output: { entered: 's, s for each 10 Hz, or Hz/s: the number to enter' },
+    example: { seconds: 6, meaning: 'to-base', baseFrequencyHz: 50, maximumHz: 100 },
+  },
   'drive.brake-resistor': {
     title: 'Brake resistor for a stop',
     formula:

@@ -166,6 +166,7 @@ const setting = z.strictObject({
   reason: message,
   inDrive: settingValue.optional(),
   missing: z.array(z.string()),
+  leave: z.literal(true).optional(),
 })
 
 const terminalLinks = z.strictObject({

@@ -14,6 +14,9 @@ import { motorFacts } from './motor/motorFacts'
 import { motorPhysics } from './motor/motorPhysics'
 import type { CircuitMemory } from './motor/plateCircuit'
 import { inductionTorque, torqueCurve } from './motor/torqueCurve'
+import { settingIds } from '../plan'
+import { furtherSettings } from './settings/furtherSettings'
+import type { SettingLine } from './settings/settingLine'
 import { settingsFacts } from './settings/settingsFacts'
 import { jobVerdicts } from './spindle/jobVerdicts'
 import { speedFacts } from './spindle/speedFacts'
@@ -39,7 +42,7 @@ export function factsOf(context: Context, memory?: CircuitMemory, wired?: Wiring
   const torque = inductionTorque({ ...context, motor, drive, settings, speeds, physics })
   const curve = torque && torqueCurve(torque)
   const supplyUnit = supplyUnitFacts({ ...context, supply, drive })
-  return {
+  const known = {
     plan,
     tables,
     measured,
@@ -61,6 +64,15 @@ export function factsOf(context: Context, memory?: CircuitMemory, wired?: Wiring
     jobs: jobVerdicts({ ...context, speeds, curve }),
     resonances: resonanceFacts({ ...context, motor, stop, speeds }),
     belts: beltFacts({ ...context, motor }),
+  }
+  return {
+    ...known,
+    settings: { ...settings, lines: inOrder([...settings.lines, ...furtherSettings(known)]) },
     wiring: wiringFacts(context, wired),
   }
 }
+
+const places: ReadonlyMap<string, number> = new Map(settingIds.map((id, i) => [id, i]))
+
+const inOrder = (lines: SettingLine[]): SettingLine[] =>
+  lines.sort((a, b) => (places.get(a.id) ?? 0) - (places.get(b.id) ?? 0))

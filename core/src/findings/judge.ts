@@ -1,6 +1,7 @@
 import type { Facts } from '../facts/facts'
 import { beltFindings } from './beltFindings'
 import { beltLoadFindings } from './beltLoadFindings'
+import { cardFindings } from './cardFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
@@ -59,6 +60,7 @@ export const judgements = [
   ...turningFindings,
   ...startFindings,
   ...settingFindings,
+  ...cardFindings,
   ...measuredFindings,
 ]
 

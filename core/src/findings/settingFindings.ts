@@ -1,6 +1,7 @@
 import { numberOf } from '../facts/figure'
 import { boostLimit } from '../motor'
 import { doesNotApply, ended, good, isUnjudged, lacks, need } from './answer'
+import { noteAsPlanned } from '../facts/settings/noteHeld'
 import { fieldAt, set, setSetting, type SettingId } from '../plan'
 import { amount, printQuantity, message } from '../quantities'
 import { judgement } from './finding'
@@ -13,6 +14,38 @@ function printSetting(id: SettingId, value: number | string): string {
   if (typeof value === 'number') return dimension ? printQuantity({ value, dimension }) : String(value)
   return options?.[value]?.toLowerCase() ?? value
 }
+
+/** Settings that a judgement of their own looks at. */
+const judgedElsewhere: ReadonlySet<SettingId> = new Set<SettingId>([
+  'overloadA',
+  'commandSource',
+  'restart',
+  'startSpeed',
+  'stopMode',
+  'mainsHertz',
+  'loadType',
+  'energySaver',
+  'boostV',
+  'overloadCooling',
+  'currentLimitA',
+  'thermistorInput',
+  'overVoltage',
+  'referenceInvert',
+  'knobZero',
+  'directionLock',
+  'reverseChange',
+  'tripReset',
+  'runTimer',
+  'sleepWake',
+  'jogMemory',
+  'turningStart',
+  'rideThrough',
+  'rampShape',
+  'busLossS',
+  'busLossDoes',
+  'dcStopS',
+  'dcA',
+])
 
 /** What the drive was read to hold, against the card. */
 export const settingFindings = [
@@ -152,7 +185,6 @@ export const settingFindings = [
       danger: true,
     },
     ({ plan, settings }) => {
-      const judgedElsewhere = new Set(['overloadA', 'commandSource', 'restart', 'startSpeed', 'stopMode'])
       const off = settings.lines.filter(
         (l) =>
           !judgedElsewhere.has(l.id) &&
@@ -184,7 +216,13 @@ export const settingFindings = [
         ],
         why: 'What the drive holds is what counts. Read every value back after entry.',
         remedies: [
-          { label: message`Entered as on the card`, patch: off.map((l) => setSetting('inDrive', l.id, l.value)) },
+          {
+            label: message`Entered as on the card`,
+            patch: noteAsPlanned(plan, off, {
+              baseHz: numberOf(settings.baseFrequencyHz),
+              maximumHz: numberOf(settings.maximumHz),
+            }),
+          },
         ],
       }
     },

@@ -22,6 +22,11 @@ export const revisionParameterSchema = z
   .transform(Number)
   .pipe(revision)
 
+/** A moment as it stands in an address, ISO 8601 with its zone. */
+export const momentParameterSchema = z.iso
+  .datetime({ offset: true, error: 'must be a moment, as 2026-11-28T18:00:00Z' })
+  .transform((text) => new Date(text))
+
 export const newConversionSchema = z.strictObject({
   name: planSchema.shape.name,
   machineKind: planSchema.shape.survey.shape.machineKind,
@@ -80,6 +85,8 @@ export const entrySchema = z.strictObject({
   path: z.string(),
   /** What it holds from then on, in base units; nothing where it was cleared. */
   value: z.union([z.number(), z.string(), z.boolean()]).optional(),
+  /** Why, where somebody said so with the change. */
+  reason: z.string().optional(),
   by: z.string().optional(),
   at: z.iso.datetime(),
 })

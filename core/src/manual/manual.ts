@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { settingIds } from '../stages/settingNames'
+import { rampMeanings } from '../stages/rampMeanings'
+import { settingIds, type SettingId } from '../stages/settingTable'
 import { nameText, text } from '../rules/text'
 import { terminalFunctions, terminalGroups, type TerminalFunction, type TerminalGroup } from './terminalFunctions'
 
@@ -127,10 +128,66 @@ const trimSchema = z.strictObject({
   moreIs: z.enum(['clockwise', 'counter-clockwise']).optional(),
   least: text(40).optional(),
   most: text(40).optional(),
+  /** The same as numbers, in base units; of the current limit as shares of the amps that its jumper names. */
+  leastValue: z.number().min(0).max(100_000).optional(),
+  mostValue: z.number().min(0).max(100_000).optional(),
+  /** Hours of the clock to which its slot points at both ends of its turn. */
+  fromHour: z.number().min(0).max(12).optional(),
+  toHour: z.number().min(0).max(12).optional(),
   page,
 })
 
-/** One setting by its printed code, as far as wiring and a first spin want it. */
+/** How a drive names its settings. */
+export const codeSchemes = {
+  plain: 'Plain numbers',
+  groups: 'Groups and numbers in them',
+  decimals: 'Decimal numbers',
+  digits: 'One number, digit by digit',
+  words: 'Words',
+} as const
+
+/** What a value is a share of, where it is no amount. */
+export const shareBases = {
+  'base-hertz': 'Base hertz',
+  'highest-hertz': 'Highest hertz',
+  'motor-amps': 'Motor amps',
+  'motor-volts': 'Motor volts',
+  'drive-amps': 'The drive’s own amps',
+} as const
+
+/** What a written value stands for under the product’s own names. */
+const standsFor = z.partialRecord(z.enum(settingIds as [SettingId, ...SettingId[]]), z.union([z.number(), text(40)]))
+
+/** How a number is written. */
+const countingSchema = z.strictObject({
+  /** What is printed behind it. */
+  unit: text(16).optional(),
+  /** Base units in one of what is written: 0.1 where 50 means 5.0 s, 1000 where 1.5 means kW; of a share 0.01 for per cent. */
+  each: z.number().gt(0).max(1e6).default(1),
+  decimals: z.number().int().min(0).max(4).default(0),
+  shareOf: z.enum(keysOf(shareBases)).optional(),
+})
+
+const digitSchema = z.strictObject({
+  name: text(80),
+  values: z
+    .array(z.strictObject({ digit: text(1), means: text(120), is: standsFor.optional() }))
+    .min(1)
+    .max(16),
+})
+
+const resetSchema = z.strictObject({
+  code: printed.optional(),
+  value: text(24).optional(),
+  keys: text(200).optional(),
+  /** What it does not put back, in words. */
+  keeps: text(200).optional(),
+  page,
+})
+
+const MOST_NEEDS = 12
+
+/** One setting by its printed code: what it sets, how its value is written, and what the drive wants before it takes one. */
 const codeSchema = z.strictObject({
   code: printed,
   words: text(160),
@@ -140,12 +197,25 @@ const codeSchema = z.strictObject({
   terminal: id.optional(),
   /** Whether it chooses what all terminals do at once. */
   macro: z.boolean().optional(),
+  /** Of a number; written as it is where nothing is said. */
+  counts: countingSchema.optional(),
+  /** Of a number, as written. */
+  least: z.number().min(-1e6).max(1e6).optional(),
+  most: z.number().min(-1e6).max(1e6).optional(),
+  step: z.number().gt(0).max(1e6).optional(),
+  /** Default as printed; and as devices were found to have it, where that is another. */
   comesWith: text(24).optional(),
+  foundWith: text(24).optional(),
+  /** Of a value that is written digit by digit: its places, from the left. */
+  digits: z.array(digitSchema).max(8).optional(),
+  menu: text(120).optional(),
+  keys: text(200).optional(),
   values: z
     .array(
       z.strictObject({
         value: text(24),
         means: text(160),
+        is: standsFor.optional(),
         /** Of a terminal's code: what the terminal does then. */
         does: does.optional(),
         /** Of a macro: what terminals do then, by their ids. */
@@ -155,6 +225,24 @@ const codeSchema = z.strictObject({
     .max(60)
     .default([]),
   onlyStopped: z.boolean().optional(),
+  /** Not while a remote station is plugged in. */
+  onlyUnplugged: z.boolean().optional(),
+  /** Shut until the manual’s unlocking code is entered. */
+  locked: z.boolean().optional(),
+  /** Codes that must have been entered before it. */
+  after: z.array(printed).max(MOST_NEEDS).optional(),
+  /** Codes whose values it may not pass. */
+  mostBy: printed.optional(),
+  leastBy: printed.optional(),
+  /** There only while another holds a value. */
+  onlyWhile: z.strictObject({ code: printed, value: text(24) }).optional(),
+  /** What entering it changes behind one’s back. */
+  changes: z
+    .array(z.strictObject({ code: printed, to: text(24).optional() }))
+    .max(60)
+    .optional(),
+  keptAtReset: z.boolean().optional(),
+  atFirstPower: z.boolean().optional(),
   page,
 })
 
@@ -221,6 +309,16 @@ export const manualSchema = z
     /** How its switch inputs are closed: to the common, to the volts given, or as a jumper or code chooses. */
     logic: z.enum(['sink', 'source', 'either']).optional(),
     runsAtPowerOn: yesNoUnknown,
+    /** What the number of its ramps counts. */
+    rampMeans: z.enum(keysOf(rampMeanings)).optional(),
+    scheme: z.enum(keysOf(codeSchemes)).optional(),
+    /** How a value is entered, with {code} and {value} in their places. */
+    keying: text(200).optional(),
+    /** A code that opens the locked ones. */
+    unlock: z.strictObject({ code: printed, value: text(24), page }).optional(),
+    reset: resetSchema.optional(),
+    /** A key that takes the drive away from its terminals, and what shows it. */
+    localKey: z.strictObject({ prints: printed, shows: text(80).optional(), page }).optional(),
     terminals: z.array(terminalSchema).max(120).default([]),
     clamps: z.array(clampSchema).max(8).default([]),
     factoryLinks: z.array(factoryLinkSchema).max(12).default([]),

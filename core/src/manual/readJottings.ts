@@ -1,4 +1,4 @@
-import { settingIds, settingNames, type SettingId } from '../stages/settingNames'
+import { settingIds, settingNames, type SettingId } from '../stages/settingTable'
 import { terminalFunctions, type TerminalFunction } from './terminalFunctions'
 
 /** A terminal as somebody jotted it down: what is printed, what was written behind it, and what that seems to mean. */

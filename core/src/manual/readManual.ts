@@ -62,6 +62,48 @@ export function incoherence(manual: Manual): Fault[] {
       for (const id of Object.keys(all ?? {})) known(`codes[${i}].values[${k}].all`, id)
     })
   })
+  return [...faults, ...codeFaults(manual)]
+}
+
+/** What within the codes does not fit together: needs that lead nowhere, ends the wrong way round, values twice. */
+function codeFaults({ codes, unlock, reset, trims }: Manual): Fault[] {
+  const faults: Fault[] = []
+  const byName = new Map(codes.map((c) => [c.code, c]))
+  const names = (at: string, ...wanted: (string | undefined)[]) => {
+    for (const name of wanted)
+      if (name !== undefined && !byName.has(name)) faults.push({ field: at, message: `"${name}" is no code of it` })
+  }
+  codes.forEach((code, i) => {
+    const at = (what: string) => `codes[${i}].${what}`
+    if ((code.least ?? -Infinity) > (code.most ?? Infinity))
+      faults.push({ field: at('least'), message: 'is over the most' })
+    names(at('after'), ...(code.after ?? []))
+    names(at('mostBy'), code.mostBy)
+    names(at('leastBy'), code.leastBy)
+    names(at('onlyWhile'), code.onlyWhile?.code)
+    names(at('changes'), ...(code.changes ?? []).map((c) => c.code))
+    const gate = code.onlyWhile && byName.get(code.onlyWhile.code)
+    if (gate && gate.values.length > 0 && !gate.values.some((v) => v.value === code.onlyWhile?.value))
+      faults.push({ field: at('onlyWhile'), message: `"${code.onlyWhile?.value ?? ''}" is none of that code’s values` })
+    for (const needed of [...(code.after ?? []), code.mostBy, code.leastBy, code.onlyWhile?.code])
+      if (needed === code.code) faults.push({ field: at('after'), message: 'waits for itself' })
+    for (const k of repeated(code.values.map(({ value }) => value)))
+      faults.push({ field: at(`values[${k}].value`), message: 'stands there twice' })
+    code.digits?.forEach(({ values }, d) => {
+      for (const k of repeated(values.map(({ digit }) => digit)))
+        faults.push({ field: at(`digits[${d}].values[${k}].digit`), message: 'stands there twice' })
+    })
+    if (code.digits && code.values.length > 0)
+      faults.push({ field: at('digits'), message: 'a value is a list or digits, not both' })
+    if (code.locked === true && unlock === undefined)
+      faults.push({ field: at('locked'), message: 'the manual names no code that unlocks' })
+  })
+  names('unlock.code', unlock?.code)
+  names('reset.code', reset?.code)
+  trims.forEach(({ leastValue, mostValue }, i) => {
+    if ((leastValue ?? -Infinity) > (mostValue ?? Infinity))
+      faults.push({ field: `trims[${i}].leastValue`, message: 'is over the most' })
+  })
   return faults
 }
 

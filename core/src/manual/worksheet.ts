@@ -1,4 +1,4 @@
-import type { SettingId } from '../stages/settingNames'
+import type { SettingId } from '../stages/settingTable'
 import { freeId, readTerminal } from './jottedInto'
 import { groupOf, type Manual, type ManualTerminal } from './manual'
 import { terminalFunctions, type TerminalFunction } from './terminalFunctions'

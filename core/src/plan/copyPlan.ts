@@ -1,6 +1,7 @@
 import { cut } from '../rules/text'
 import { applyPatch, set } from './patch'
 import type { Plan } from './plan'
+import { ofOneDrive } from './settingFields'
 
 const LONGEST_NAME = 80
 const COPY = ', copy'
@@ -30,6 +31,7 @@ export const copyPlan = (plan: Plan): Plan =>
     set('name', `${cut(plan.name, LONGEST_NAME - COPY.length)}${COPY}`),
     set('settings.inDrive', {}),
     set('settings.state', undefined),
+    ...ofOneDrive.map((key) => set(`settings.${key}`, undefined)),
     set('checks', {}),
     set('planned', undefined),
     set('survey.comesNext', undefined),

@@ -51,6 +51,10 @@ export const yesNo = (label: string, help?: string) => z.boolean().optional().me
 export const words = (label: string, longest = 120, help?: string) =>
   text(longest).optional().meta(meta({ label, help }))
 
+/** Things by a name of their own, at most so many. */
+export const keyed = <S extends z.ZodType>(schema: S, most: number) =>
+  z.record(text(80), schema).refine((all) => Object.keys(all).length <= most, `at most ${most}`)
+
 const meta = (m: { [K in keyof FieldMeta]: FieldMeta[K] | undefined }): FieldMeta & Record<string, unknown> => {
   const kept: FieldMeta = { label: m.label ?? '' }
   if (m.dimension !== undefined) kept.dimension = m.dimension

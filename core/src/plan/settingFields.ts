@@ -1,6 +1,9 @@
 import { z } from 'zod'
-import { settingNames, type SettingId } from '../stages/settingNames'
-import { choice, on, quantity } from './field'
+import { text } from '../rules/text'
+import { rampMeanings } from '../stages/rampMeanings'
+import { settingNames, settingTable, type SettingId } from '../stages/settingTable'
+import { choice, count, keyed, on, quantity, words } from './field'
+import { knobModes } from './controls'
 
 export const stopModes = { coast: 'Coast', ramp: 'Ramp down', 'dc-brake': 'DC injection' } as const
 export const commandSources = { terminals: 'Terminals', keypad: 'Keypad', serial: 'Serial bus' } as const
@@ -18,28 +21,35 @@ export const startSpeeds = {
   fixed: 'A fixed speed',
 } as const
 
-/** Settings of any drive under neutral names, each optional; used for what a drive was found to hold and what is chosen otherwise. */
-export const settingFields = {
-  ratedVoltageV: quantity('voltage', settingNames.ratedVoltageV, 10, 725),
-  ratedCurrentA: quantity('current', settingNames.ratedCurrentA, 0.05, 500),
-  baseFrequencyHz: quantity('frequency', settingNames.baseFrequencyHz, 5, 1500),
-  ratedSpeedRpm: quantity('speed', settingNames.ratedSpeedRpm, 50, 90_000),
-  minimumHz: quantity('frequency', settingNames.minimumHz, 0, 1500),
-  maximumHz: quantity('frequency', settingNames.maximumHz, 1, 1500),
-  accelerationS: quantity('time', settingNames.accelerationS, 0, 600),
-  decelerationS: quantity('time', settingNames.decelerationS, 0, 600),
-  stopMode: choice(settingNames.stopMode, stopModes),
-  commandSource: choice(settingNames.commandSource, commandSources),
-  referenceSource: choice(settingNames.referenceSource, referenceSources),
-  overloadA: quantity('current', settingNames.overloadA, 0.05, 500),
-  restart: choice(settingNames.restart, restartModes),
-  startSpeed: choice(settingNames.startSpeed, startSpeeds),
-} as const satisfies Record<SettingId, unknown>
-
-export { settingIds, type SettingId } from '../stages/settingNames'
-
+const offOn = { off: 'Off', on: 'On' } as const
+export const mainsHertzChoices = { '50': '50 Hz', '60': '60 Hz' } as const
+export const controlModes = {
+  vf: 'Volts by hertz',
+  vector: 'A model of the motor',
+} as const
+export const loadTypes = { constant: 'Constant torque, a machine', variable: 'A fan or a pump' } as const
+export const modulations = { fuller: 'The fuller way', plain: 'The plain way' } as const
+export const motorTunes = {
+  none: 'Not tuned',
+  standing: 'Standing',
+  turning: 'Turning, with the belt off',
+} as const
+export const overloadCoolings = {
+  'shaft-fan': 'A fan on the shaft',
+  blower: 'A blower of its own',
+  off: 'Nothing: it is off',
+} as const
+export const thermistorInputs = { off: 'Off', trips: 'Trips' } as const
+export const powerOnModes = {
+  terminals: 'Its terminals',
+  keypad: 'Its keypad',
+  'as-left': 'What it obeyed last',
+} as const
+export const knobZeros = { lowest: 'Turns at the lowest', stands: 'Stands still, RUN on' } as const
+export const directionLocks = { both: 'Both', forward: 'Forward only' } as const
+export const reverseChanges = { standstill: 'Only from standstill', ramp: 'Through its ramp, at once' } as const
+export const tripResets = { waits: 'Waits for somebody', itself: 'Clears it and runs on' } as const
 export const rampShapes = { straight: 'Straight', 's-curve': 'Rounded at both ends' } as const
-
 export const turningStarts = {
   lockout: 'Waits until it has coasted',
   flying: 'Catches it at its speed',
@@ -51,27 +61,115 @@ export const overVoltages = {
   lengthens: 'Lengthens the ramp',
   speeds: 'Lets the speed rise',
 } as const
-
-/** Further settings a drive may hold, judged when typed but not on the card of fourteen. */
-export const furtherFields = {
-  rampShape: choice('Shape of its ramps', rampShapes),
-  turningStart: choice('RUN while it still turns', turningStarts, 'What the drive does then, by its manual'),
-  rideThrough: choice('When the power dips', rideThroughs, 'Some drives brake the load to stay alive'),
-  overVoltage: choice('When a stop pumps the bus', overVoltages),
-  jogStopS: quantity('time', 'Stops a jog in', 0, 600, 'Jog has a ramp of its own on many drives'),
-  fixedStartHz: quantity('frequency', 'Fixed starting hertz', 0, 1500),
-  skipHz: quantity('frequency', 'Skipped, middle', 0.5, 1500, 'A band the drive passes through without staying'),
-  skipBandHz: quantity('frequency', 'Skipped, to each side', 0.1, 100),
-  boostV: quantity(
-    'voltage',
-    'Boost at standstill',
-    0.1,
-    725,
-    'Volts at no hertz; per cent of the motor volts where the drive asks so',
-  ),
-  middleHz: quantity('frequency', 'V/f middle point, hertz', 0.5, 1500, 'Where the drive has one'),
-  middleV: quantity('voltage', 'V/f middle point, volts', 0.5, 725, 'Where the drive has one'),
+export const relayTasksInDrive = {
+  nothing: 'Never',
+  fault: 'While there is a trip',
+  running: 'While it runs',
+  'at-speed': 'When it is up to speed',
+  'below-hertz': 'Below some hertz',
+  brake: 'To free a brake',
 } as const
+export const driveFans = { always: 'Always', running: 'While it runs', heat: 'When it is warm' } as const
+export const displayContents = { hertz: 'Hertz', amps: 'Amps', scaled: 'A number of yours' } as const
+export const busRates = {
+  '4800': '4800',
+  '9600': '9600',
+  '19200': '19 200',
+  '38400': '38 400',
+  '57600': '57 600',
+} as const
+export const busFramings = { '8N1': '8 N 1', '8N2': '8 N 2', '8E1': '8 E 1', '8O1': '8 O 1' } as const
+export const busLosses = { stops: 'Stops and trips', warns: 'Warns and runs on', nothing: 'Nothing' } as const
+
+const hertzField = (id: SettingId, least: number) =>
+  quantity('frequency', settingNames[id], least, 1500, settingTable[id].means)
+const secondsField = (id: SettingId, most = 600) => quantity('time', settingNames[id], 0, most, settingTable[id].means)
+const voltsField = (id: SettingId, least: number) =>
+  quantity('voltage', settingNames[id], least, 725, settingTable[id].means)
+const ampsField = (id: SettingId) => quantity('current', settingNames[id], 0.05, 500, settingTable[id].means)
+const shareField = (id: SettingId, most: number) =>
+  quantity('fraction', settingNames[id], 0, most, settingTable[id].means)
+const choiceField = <const O extends Readonly<Record<string, string>>>(id: SettingId, options: O) =>
+  choice(settingNames[id], options, settingTable[id].means)
+
+/** Settings of any drive under neutral names, each optional; used for what a drive was found to hold and what is chosen otherwise. */
+export const settingFields = {
+  mainsHertz: choiceField('mainsHertz', mainsHertzChoices),
+  ratedVoltageV: voltsField('ratedVoltageV', 10),
+  ratedCurrentA: ampsField('ratedCurrentA'),
+  baseFrequencyHz: hertzField('baseFrequencyHz', 5),
+  ratedSpeedRpm: quantity('speed', settingNames.ratedSpeedRpm, 50, 90_000, settingTable.ratedSpeedRpm.means),
+  motorPoles: count(settingNames.motorPoles, 2, 24, settingTable.motorPoles.means),
+  ratedPowerW: quantity('power', settingNames.ratedPowerW, 20, 110_000, settingTable.ratedPowerW.means),
+  controlMode: choiceField('controlMode', controlModes),
+  loadType: choiceField('loadType', loadTypes),
+  minimumHz: hertzField('minimumHz', 0),
+  maximumHz: hertzField('maximumHz', 1),
+  accelerationS: secondsField('accelerationS'),
+  decelerationS: secondsField('decelerationS'),
+  rampShape: choiceField('rampShape', rampShapes),
+  stopMode: choiceField('stopMode', stopModes),
+  quickStopS: secondsField('quickStopS'),
+  energySaver: choiceField('energySaver', offOn),
+  boostV: quantity('voltage', settingNames.boostV, 0.1, 725, settingTable.boostV.means),
+  middleHz: hertzField('middleHz', 0.5),
+  middleV: voltsField('middleV', 0.5),
+  slipCompensation: choiceField('slipCompensation', offOn),
+  modulation: choiceField('modulation', modulations),
+  carrierHz: quantity('frequency', settingNames.carrierHz, 500, 20_000, settingTable.carrierHz.means),
+  motorTune: choiceField('motorTune', motorTunes),
+  overloadA: ampsField('overloadA'),
+  overloadCooling: choiceField('overloadCooling', overloadCoolings),
+  currentLimitA: ampsField('currentLimitA'),
+  thermistorInput: choiceField('thermistorInput', thermistorInputs),
+  overVoltage: choiceField('overVoltage', overVoltages),
+  commandSource: choiceField('commandSource', commandSources),
+  referenceSource: choiceField('referenceSource', referenceSources),
+  powerOnMode: choiceField('powerOnMode', powerOnModes),
+  knobMode: choiceField('knobMode', knobModes),
+  referenceGain: quantity('fraction', settingNames.referenceGain, 0.05, 5, settingTable.referenceGain.means),
+  referenceOffset: quantity('fraction', settingNames.referenceOffset, -1, 1, settingTable.referenceOffset.means),
+  referenceInvert: choiceField('referenceInvert', offOn),
+  knobZero: choiceField('knobZero', knobZeros),
+  directionLock: choiceField('directionLock', directionLocks),
+  reverseChange: choiceField('reverseChange', reverseChanges),
+  startSpeed: choiceField('startSpeed', startSpeeds),
+  fixedStartHz: hertzField('fixedStartHz', 0),
+  restart: choiceField('restart', restartModes),
+  tripReset: choiceField('tripReset', tripResets),
+  turningStart: choiceField('turningStart', turningStarts),
+  rideThrough: choiceField('rideThrough', rideThroughs),
+  runTimer: choiceField('runTimer', offOn),
+  sleepWake: choiceField('sleepWake', offOn),
+  jogMemory: choiceField('jogMemory', offOn),
+  relayTask: choiceField('relayTask', relayTasksInDrive),
+  relayHz: hertzField('relayHz', 0),
+  relayBackHz: hertzField('relayBackHz', 0),
+  driveFan: choiceField('driveFan', driveFans),
+  chopper: choiceField('chopper', offOn),
+  chopperDuty: shareField('chopperDuty', 1),
+  dcStartS: secondsField('dcStartS', 60),
+  dcStopS: secondsField('dcStopS', 60),
+  dcA: quantity('current', settingNames.dcA, 0, 500, settingTable.dcA.means),
+  skipHz: hertzField('skipHz', 0.5),
+  skipBandHz: quantity('frequency', settingNames.skipBandHz, 0.1, 100, settingTable.skipBandHz.means),
+  jogHz: hertzField('jogHz', 0),
+  jogStopS: secondsField('jogStopS'),
+  preset1Hz: hertzField('preset1Hz', 0),
+  preset2Hz: hertzField('preset2Hz', 0),
+  preset3Hz: hertzField('preset3Hz', 0),
+  preset4Hz: hertzField('preset4Hz', 0),
+  displayShows: choiceField('displayShows', displayContents),
+  displayScale: quantity('number', settingNames.displayScale, 0.001, 1000, settingTable.displayScale.means),
+  busAddress: count(settingNames.busAddress, 1, 247, settingTable.busAddress.means),
+  busRate: choiceField('busRate', busRates),
+  busFraming: choiceField('busFraming', busFramings),
+  busLossS: secondsField('busLossS', 120),
+  busLossDoes: choiceField('busLossDoes', busLosses),
+  keypadLock: choiceField('keypadLock', offOn),
+} as const satisfies Record<SettingId, unknown>
+
+export { settingIds, type SettingId } from '../stages/settingTable'
 
 export const driveStates = {
   'as-arrived': 'As it came, nothing entered',
@@ -80,13 +178,53 @@ export const driveStates = {
   entered: 'This card, entered',
 } as const
 
-/** `chosen` replaces what would be derived; `inDrive` is what the drive was read to hold. */
+export const entryAnswers = {
+  entered: 'Entered',
+  refused: 'Refused',
+  later: 'Left for later',
+} as const
+
+/** What became of one line of the card. */
+export const entrySchema = z.strictObject({
+  answer: choice('It was', entryAnswers),
+  /** As the drive writes it. */
+  value: words('Value entered', 40),
+  said: words('The drive said', 120),
+  /** Read back as the drive writes it; kept as it was read where it means nothing to the manual. */
+  readBack: words('Read back', 40),
+  on: text(10).optional().meta({ label: 'On' }),
+})
+export type EntryRecord = z.output<typeof entrySchema>
+
+const MOST_ENTRIES = 400
+
+/** A grade of a ramp that counts without a unit, timed from standstill to the highest hertz. */
+export const timedGradeSchema = z.strictObject({
+  grade: z.number().min(0).max(1000).meta({ label: 'Grade', dimension: 'number' }),
+  seconds: z.number().min(0.1).max(600).meta({ label: 'Seconds to the highest hertz', dimension: 'time' }),
+})
+
+/** `chosen` replaces what would be derived; `inDrive` is what the drive was read to hold, ramps as the drive counts them. */
 export const settingsSchema = z.strictObject({
   state: choice('The drive now holds', driveStates),
+  rampMeans: choice('Its ramps count', rampMeanings, 'By its manual, or by timing one ramp to two speeds'),
+  grades: z.array(timedGradeSchema).max(20).optional().meta({ label: 'Grades timed' }),
   chosen: z.strictObject({
     ...settingFields,
     minimumHz: on('speeds', settingFields.minimumHz),
     maximumHz: on('speeds', settingFields.maximumHz),
   }),
-  inDrive: z.strictObject({ ...settingFields, ...furtherFields }),
+  inDrive: z.strictObject(settingFields),
+  /** Where the probe found that the drive listens to its own keypad though its settings name the terminals. */
+  keyState: choice('A key holds it at', { terminals: 'Its terminals', keypad: 'Its keypad' }),
+  /** By the drive's codes; where no manual names one, by the setting. */
+  entered: keyed(entrySchema, MOST_ENTRIES).optional().meta({ label: 'What became of each line' }),
+  asFound: keyed(text(40), MOST_ENTRIES).optional().meta({ label: 'As it was found' }),
+  why: keyed(text(200), MOST_ENTRIES).optional().meta({ label: 'Why each was changed' }),
+  probe: keyed(text(40), 60).optional().meta({ label: 'What was tried on it' }),
+  /** Trim potentiometers, by their ids, in hours of the clock as the slot points. */
+  trims: keyed(z.number().min(0).max(12), 16).optional().meta({ label: 'Trims set' }),
 })
+
+/** Of the settings what was found on one drive alone, and means nothing for another. */
+export const ofOneDrive = ['entered', 'asFound', 'why', 'probe', 'keyState', 'trims', 'grades'] as const

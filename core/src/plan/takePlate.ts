@@ -1,7 +1,7 @@
 import type { DrivePlate } from './plan'
 import type { MotorPlate } from './motorPlate'
 import { set, type Patch } from './patch'
-import type { SettingId } from './settingFields'
+import { ofOneDrive, type SettingId } from './settingFields'
 
 /** Settings that speak of one motor and mean nothing for another. */
 const ofMotor: readonly SettingId[] = [
@@ -10,6 +10,11 @@ const ofMotor: readonly SettingId[] = [
   'baseFrequencyHz',
   'ratedSpeedRpm',
   'overloadA',
+  'motorPoles',
+  'ratedPowerW',
+  'boostV',
+  'currentLimitA',
+  'dcA',
 ]
 
 /** Puts another motor in the plan: what was set or tested for the first goes. */
@@ -28,4 +33,6 @@ export const takeDrive = (plate: DrivePlate): Patch => [
   set('drive', plate),
   set('settings.inDrive', {}),
   set('settings.state', undefined),
+  set('settings.rampMeans', undefined),
+  ...ofOneDrive.map((key) => set(`settings.${key}`, undefined)),
 ]

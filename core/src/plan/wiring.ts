@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { text } from '../rules/text'
-import { choice, count, id, on, quantity, words, yesNo } from './field'
+import { choice, count, id, keyed, on, quantity, words, yesNo } from './field'
 
 export const runSwitches = {
   selector: 'A new switch',
@@ -144,9 +144,6 @@ export const looseEndSchema = z.strictObject({
   stop: yesNo('Not to be used until it is undone'),
   undone: yesNo('Undone'),
 })
-
-const keyed = <S extends z.ZodType>(schema: S, most: number) =>
-  z.record(text(80), schema).refine((all) => Object.keys(all).length <= most, `at most ${most}`)
 
 /** How the machine is wired: what was decided, what is different here, what was found, and how far the work is. */
 export const wiringSchema = z.strictObject({

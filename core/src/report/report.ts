@@ -34,6 +34,7 @@ export function report(plan: Plan, evaluation: Evaluation, system: UnitSystem = 
     )
   lines.push('', 'Settings:')
   for (const s of settings) {
+    if (s.leave === true) continue
     const field = fieldAt(`settings.chosen.${s.id}`)
     const value =
       typeof s.value === 'number'

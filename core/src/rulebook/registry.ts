@@ -53,6 +53,8 @@ const all = [
   drive.drawnPower,
   drive.busRipple,
   drive.rampTime,
+  drive.rampSeconds,
+  drive.rampEntry,
   drive.brakeResistor,
   drive.stopWithoutResistor,
   drive.reflectedWave,

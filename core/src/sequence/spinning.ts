@@ -1,5 +1,5 @@
 import type { Plan } from '../plan'
-import { settingNames, type SettingId } from '../stages/settingNames'
+import { settingNames, type SettingId } from '../stages/settingTable'
 import type { Wiring } from '../wiring/model'
 import { firstLeads, type Add } from './adding'
 import { stepReading } from './step'

@@ -1,5 +1,5 @@
 import type { Plan } from '../plan'
-import type { SettingId } from '../stages/settingNames'
+import type { SettingId } from '../stages/settingTable'
 import type { Wire, WireGroup, Wiring } from '../wiring/model'
 import type { Add } from './adding'
 import { arriving, bonding } from './arriving'

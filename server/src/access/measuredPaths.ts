@@ -1,9 +1,9 @@
 /** What somebody at the machine may change who is let in to measure and tick: what was read there, and nothing that was decided. */
 const measured = [
   /^checks(\.|$)/,
-  /^settings\.(inDrive|state)(\.|$)/,
+  /^settings\.(inDrive|state|entered|asFound|why|probe|keyState|trims|grades|rampMeans)(\.|$)/,
   // How far the build is; numbers are given for good at its first step.
-  /^wiring\.(steps|numbers|places|asFound|parts|looseEnds)(\.|$)/,
+  /^wiring\.(steps|numbers|places|asFound|parts|looseEnds|codesHeld)(\.|$)/,
   /^asTyped(\.|$)/,
 ]
 

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Req } from '@nestjs/common'
 import {
+  momentParameterSchema,
   newConversionSchema,
   revisionNameSchema,
   restoreSchema,
@@ -89,6 +90,11 @@ export class ConversionsController {
   @Get('conversions/:id/revisions/:revision')
   revision(@Param('id') id: string, @Param('revision', new ZodPipe(revisionParameterSchema)) revision: number) {
     return this.revisions.find(idOf(id, 'conversion'), revision)
+  }
+
+  @Get('conversions/:id/revisions/at/:moment')
+  revisionAt(@Param('id') id: string, @Param('moment', new ZodPipe(momentParameterSchema)) moment: Date) {
+    return this.revisions.findAt(idOf(id, 'conversion'), moment)
   }
 
   @Put('conversions/:id/revisions/:revision/name')

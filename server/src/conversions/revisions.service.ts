@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises'
 import { Inject, Injectable } from '@nestjs/common'
 import { planDifference, readPlan } from '@zesty/core'
 import type { RevisionLine } from '@zesty/core/http'
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, lte, sql } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, entries, revisions } from '../db/schema'
 import { notFound, Problem } from '../problems/problem'
@@ -101,6 +101,19 @@ export class RevisionsService {
     }
   }
 
+  /** The conversion as it stood at a moment: the last revision that was saved by then. */
+  async findAt(id: string, moment: Date) {
+    await conversionMustExist(this.db, id)
+    const [row] = await this.db
+      .select({ revision: revisions.revision })
+      .from(revisions)
+      .where(and(eq(revisions.conversionId, id), lte(revisions.savedAt, moment)))
+      .orderBy(desc(revisions.revision))
+      .limit(1)
+    if (!row) throw notFound('revision')
+    return this.find(id, row.revision)
+  }
+
   async name(id: string, revision: number, name: string | null): Promise<void> {
     const named = await this.db
       .update(revisions)
@@ -114,12 +127,20 @@ export class RevisionsService {
   async entries(id: string) {
     await conversionMustExist(this.db, id)
     const rows = await this.db
-      .select({ id: entries.id, path: entries.path, value: entries.value, by: entries.by, at: entries.at })
+      .select({
+        id: entries.id,
+        path: entries.path,
+        value: entries.value,
+        reason: entries.reason,
+        by: entries.by,
+        at: entries.at,
+      })
       .from(entries)
       .where(eq(entries.conversionId, id))
       .orderBy(asc(entries.at), asc(entries.path))
-    return rows.map(({ by, value, ...row }) => ({
+    return rows.map(({ by, value, reason, ...row }) => ({
       ...row,
+      ...(reason === null ? {} : { reason }),
       ...(value === null ? {} : { value }),
       ...(by === null ? {} : { by }),
     }))

@@ -19,11 +19,21 @@ const BURST_MS = 60_000
 const membersOf = (part: string): string =>
   `jsonb_each(case jsonb_typeof(${part}) when 'object' then ${part} else '{}' end)`
 
+/** What became of a line of the card, as one text. */
+const inWords = `to_jsonb(concat_ws(', ', value->>'answer', value->>'value', value->>'said', 'read ' || (value->>'readBack')))`
+
 /** What is ticked or read at the machine, as paths with their values: every change of it is a row of its own. */
 const ticked = (plan: string): string => `
-  select 'checks.' || key as path, value from ${membersOf(`${plan}->'checks'`)}
-  union all select 'settings.inDrive.' || key, value from ${membersOf(`${plan}->'settings'->'inDrive'`)}
-  union all select 'settings.state', state from (select ${plan}->'settings'->'state' as state) as one where state is not null`
+  select 'checks.' || key as path, key, value from ${membersOf(`${plan}->'checks'`)}
+  union all select 'settings.inDrive.' || key, key, value from ${membersOf(`${plan}->'settings'->'inDrive'`)}
+  union all select 'settings.chosen.' || key, key, value from ${membersOf(`${plan}->'settings'->'chosen'`)}
+  union all select 'settings.entered.' || key, key, ${inWords} from ${membersOf(`${plan}->'settings'->'entered'`)}
+  union all select 'settings.trims.' || key, key, value from ${membersOf(`${plan}->'settings'->'trims'`)}
+  union all select 'wiring.codesHeld.' || key, key, value from ${membersOf(`${plan}->'wiring'->'codesHeld'`)}
+  union all select 'settings.state', 'state', state from (select ${plan}->'settings'->'state' as state) as one where state is not null`
+
+/** Why the setting was changed, as somebody said; only what was said with this very change counts. */
+const why = (row: string): string => `${row}.plan->'settings'->'why'->>coalesce(is_now.key, was.key)`
 
 // Every part sees the tables as they stood before the statement.
 const STATEMENT = `
@@ -41,11 +51,13 @@ const STATEMENT = `
     insert into revisions (conversion_id, revision, plan, origin, "by", saved_at, begun_at)
     select id, revision, plan, $6, $7, saved_at, saved_at from stepped where not exists (select from gone_on)
   ), entered as (
-    insert into entries (conversion_id, path, value, "by", at)
-    select s.id, path, is_now.value, $7, s.saved_at
+    insert into entries (conversion_id, path, value, reason, "by", at)
+    select s.id, path, is_now.value,
+      nullif(${why('s')}, ${why('c')}), $7, s.saved_at
     from stepped s
     join conversions c on c.id = s.id
-      and (c.plan->'checks', c.plan->'settings') is distinct from (s.plan->'checks', s.plan->'settings'),
+      and (c.plan->'checks', c.plan->'settings', c.plan->'wiring'->'codesHeld')
+        is distinct from (s.plan->'checks', s.plan->'settings', s.plan->'wiring'->'codesHeld'),
     lateral (${ticked('c.plan')}) was full join lateral (${ticked('s.plan')}) is_now using (path)
     where was.value is distinct from is_now.value
   )

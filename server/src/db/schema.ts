@@ -89,6 +89,8 @@ export const entries = pgTable(
     path: text().notNull(),
     /** What it holds from then on; nothing where it was cleared. */
     value: jsonb(),
+    /** Why, where somebody said so with the change. */
+    reason: text(),
     by: text(),
     at: timestamp({ withTimezone: true }).notNull(),
   },

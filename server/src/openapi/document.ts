@@ -42,6 +42,7 @@ const problem = (status: number, schema: string) => ({
 
 /** A parameter that is no id: what it is, and what it may be. */
 const special = {
+  moment: { schema: { type: 'string', format: 'date-time' }, description: 'A moment, with its zone' },
   revision: { schema: { type: 'integer', minimum: 1 }, description: 'Number of the revision' },
   rule: { schema: { type: 'string' }, description: 'Subject and name of the rule' },
   schema: { schema: { type: 'string', enum: schemaNames }, description: 'Name of the schema' },

@@ -7,7 +7,7 @@ export interface Operation {
   tag: keyof typeof tags
   summary: string
   /** Of the parameters in the path, those that are not ids. */
-  parameters?: Readonly<Record<string, 'revision' | 'rule' | 'schema'>>
+  parameters?: Readonly<Record<string, 'moment' | 'revision' | 'rule' | 'schema'>>
   /** Name of the component that the body must be. */
   body?: string
   answer: { status: 200 | 201 | 204; says: string; schema?: string; list?: true; picture?: true }
@@ -281,6 +281,16 @@ export const operations: readonly Operation[] = [
     summary: 'One revision',
     parameters: { revision: 'revision' },
     answer: { status: 200, says: 'The revision with its plan', schema: 'Revision' },
+    errors: [400, 404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/revisions/at/{moment}',
+    id: 'findRevisionAt',
+    tag: 'Conversions',
+    summary: 'The conversion as it stood at a moment',
+    parameters: { moment: 'moment' },
+    answer: { status: 200, says: 'The last revision that was saved by then', schema: 'Revision' },
     errors: [400, 404, 422],
   },
   {

@@ -142,6 +142,12 @@ export const api = createApi({
       query: ({ id, revision }: { id: string; revision: number }) => `conversions/${id}/revisions/${revision}`,
       responseSchema: revisionSchema,
     }),
+    revisionAt: b.query({
+      query: ({ id, moment }: { id: string; moment: string }) =>
+        `conversions/${id}/revisions/at/${encodeURIComponent(moment)}`,
+      responseSchema: revisionSchema,
+      keepUnusedDataFor: 0,
+    }),
     measurements: b.query({
       query: (id: string) => `conversions/${id}/measurements`,
       responseSchema: z.array(measurementSchema),

@@ -55,7 +55,9 @@ function output(context: Before, onOnePhase: boolean): FigureState {
   if (!isKnown(rated)) return ledger.block(naming, [rated])
   const { drive, installation } = plan
   const { airC } = context.installation
-  const carrier = drive.carrierHz !== undefined && drive.ratedCarrierHz !== undefined
+  // What was read in it counts before what was planned.
+  const carrierHz = ledger.givenIfKnown('settings.inDrive.carrierHz') ?? ledger.givenIfKnown('drive.carrierHz')
+  const carrier = carrierHz !== undefined && drive.ratedCarrierHz !== undefined
   const air = installation.roomC !== undefined || installation.place === 'in-box'
   const derated = carrier || installation.altitudeM !== undefined || (air && isKnown(airC))
   const onePhase = derated ? named('drive.onePhaseA', 'Left on one phase', 'current') : naming
@@ -65,7 +67,7 @@ function output(context: Before, onOnePhase: boolean): FigureState {
   if (isKnown(fed) && fed.value === 0) return ledger.stated(naming, 0, 'computed', [fed])
   return ledger.derive(rules.derating, 'outputA', naming, {
     outputA: fed,
-    carrierHz: ledger.givenIfKnown('drive.carrierHz'),
+    carrierHz,
     ratedCarrierHz: ledger.givenIfKnown('drive.ratedCarrierHz'),
     altitudeM: ledger.givenIfKnown('installation.altitudeM'),
     airC: air && isKnown(airC) ? airC : undefined,

@@ -9,6 +9,7 @@ import { isKnown, numberOf, type FigureState } from '../figure'
 import type { FluxFacts } from '../motor/fluxFacts'
 import { choice, named, unknownField } from '../ledger'
 import { deriveHighestHertz } from './highestHertz'
+import { copied, decided } from './derived'
 import type { Derived } from './settingLine'
 import type { DriveFacts } from '../drive/driveFacts'
 import type { MotorFacts } from '../motor/motorFacts'
@@ -25,23 +26,36 @@ export type SettingInputs = Knowing<{
 /** What the base itself follows from. */
 type BeforeBase = Omit<SettingInputs, 'baseFrequencyHz' | 'flux'>
 
-const decided = (value: string, reason: string): Derived => ({ value, basis: 'computed', reason: [reason], from: [] })
 const planned = ({ value, citation }: PlanningValue, reason = citation): Derived => ({
   value,
   basis: 'typical',
   reason: [reason],
   from: [],
 })
-const copied = (reading: FigureState, reason: string): Derived =>
-  isKnown(reading)
-    ? { value: reading.value, basis: reading.basis, reason: [reason], from: [reading] }
-    : { basis: 'given', reason: [`Needs: ${reading.label.toLowerCase()}.`], from: [reading] }
-
 /** Bases this near are the plate's own. */
 const SAME_BASE_HZ = 0.5
 
-/** What each of the fourteen settings should be for this plan, and why, in the order they are entered. */
-export const derivations: Record<Exclude<SettingId, 'baseFrequencyHz'>, (s: SettingInputs) => Derived> & {
+/** Settings that figures rest on: they are derived before anything else is computed. */
+export const actingSettings = [
+  'ratedVoltageV',
+  'ratedCurrentA',
+  'baseFrequencyHz',
+  'ratedSpeedRpm',
+  'minimumHz',
+  'maximumHz',
+  'accelerationS',
+  'decelerationS',
+  'stopMode',
+  'commandSource',
+  'referenceSource',
+  'overloadA',
+  'restart',
+  'startSpeed',
+] as const satisfies readonly SettingId[]
+export type ActingSetting = (typeof actingSettings)[number]
+
+/** What each of them should be for this plan, and why. */
+export const derivations: Record<Exclude<ActingSetting, 'baseFrequencyHz'>, (s: SettingInputs) => Derived> & {
   baseFrequencyHz: (s: BeforeBase) => Derived
 } = {
   ratedVoltageV: ({ motor, drive }) => ratedVoltage(motor.plateVoltageV, drive.ceilingV),

@@ -5,11 +5,11 @@ import type { Message } from '../../quantities'
 
 export type SettingValue = number | string
 
-/** One line of the settings card. */
+/** One setting: what the plan wants of it, and what the drive was read to hold. Ramps in seconds to the highest hertz. */
 export interface SettingLine {
   id: SettingId
   label: string
-  /** What to enter; undefined while what it rests on is unknown. */
+  /** What to enter; undefined while what it rests on is unknown, or where the plan leaves it alone. */
   value?: SettingValue
   /** How the value came about; `given` where the person chose it. */
   basis: Basis
@@ -18,6 +18,8 @@ export interface SettingLine {
   inDrive?: SettingValue
   /** Plan fields that are missing before a value can be told. */
   missing: PlanPath[]
+  /** This plan does not touch it. */
+  leave?: true
 }
 
 /** A derived value with its reason, before choices and readings are laid over it. */
@@ -26,6 +28,8 @@ export interface Derived {
   basis: Basis
   reason: Message
   from: readonly FigureState[]
+  /** This plan does not touch it. */
+  leave?: boolean
   /** Books it under a name, where a rule gives it. */
   book?: (naming: Naming) => FigureState
 }

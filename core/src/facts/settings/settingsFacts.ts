@@ -1,10 +1,12 @@
-import { fieldAt, settingIds, type Plan, type SettingId } from '../../plan'
+import { rampSeconds } from '../../drive'
+import { fieldAt, type Plan, type SettingId } from '../../plan'
 import { messageText } from '../../quantities'
-import { derivations, type SettingInputs } from './deriveSettings'
+import { actingSettings, derivations, type ActingSetting, type SettingInputs } from './deriveSettings'
+import { isCounted, rampMeaningOf, secondsOfRamp, type RampHertz } from './rampOfDrive'
 import type { Derived, SettingLine, SettingValue } from './settingLine'
-import { isKnown, type FigureState } from '../figure'
+import { isKnown, numberOf, type FigureState } from '../figure'
 import { fluxFacts, type FluxFacts } from '../motor/fluxFacts'
-import { named, type Ledger, type Naming } from '../ledger'
+import { choice, named, type Ledger, type Naming } from '../ledger'
 
 export interface SettingsFacts {
   lines: SettingLine[]
@@ -13,58 +15,81 @@ export interface SettingsFacts {
   maximumHz: FigureState
   baseFrequencyHz: FigureState
   overloadA: FigureState
+  /** From the highest hertz to standstill, whatever the drive’s own number counts. */
   decelerationS: FigureState
   /** What its volts and base make of the motor's field. */
   flux: FluxFacts
 }
 
-/** The settings card, and the numbers among it that other figures rest on. */
+/** The settings on which figures rest, and the numbers among them. */
 export function settingsFacts(before: Omit<SettingInputs, 'baseFrequencyHz' | 'flux'>): SettingsFacts {
   const { plan, ledger } = before
+  const acting = (id: FigureSetting, derived: Derived, hertz?: ActingHertz): FigureState =>
+    actingFigure(plan, ledger, settingLine(id, plan, derived, numbersOf(hertz)), derived, hertz)
   // The base comes first: what the highest hertz may be rests on the field that it leaves.
   const base = derivations.baseFrequencyHz(before)
-  const baseFrequencyHz = actingFigure(
-    plan,
-    ledger,
-    [settingLine('baseFrequencyHz', plan, base)],
-    'baseFrequencyHz',
-    base,
-  )
+  const baseFrequencyHz = acting('baseFrequencyHz', base)
   const flux = fluxFacts({ ...before, baseFrequencyHz })
   const inputs: SettingInputs = { ...before, baseFrequencyHz, flux }
-  const derived = new Map(settingIds.map((id) => [id, derivations[id](inputs)]))
-  const lines = [...derived].map(([id, made]) => settingLine(id, plan, made))
-  const acting = (id: ActingId): FigureState => {
-    const made = derived.get(id)
-    return made ? actingFigure(plan, ledger, lines, id, made) : ledger.block(actingName(id), [])
+  const top = derivations.maximumHz(inputs)
+  const maximumHz = acting('maximumHz', top)
+  // A ramp may count to either.
+  const hertz: ActingHertz = { baseFrequencyHz, maximumHz }
+  const derived = (id: ActingSetting): Derived =>
+    id === 'baseFrequencyHz' ? base : id === 'maximumHz' ? top : derivations[id](inputs)
+  const made = actingSettings.map((id): [ActingSetting, Derived] => [id, derived(id)])
+  const figure = (id: FigureSetting): FigureState => {
+    const found = made.find(([other]) => other === id)
+    return found ? acting(id, found[1], hertz) : ledger.block(actingName(id), [])
   }
   return {
-    lines,
-    minimumHz: acting('minimumHz'),
-    maximumHz: acting('maximumHz'),
+    lines: made.map(([id, one]) => settingLine(id, plan, one, numbersOf(hertz))),
+    minimumHz: figure('minimumHz'),
+    maximumHz,
     baseFrequencyHz,
-    overloadA: acting('overloadA'),
-    decelerationS: acting('decelerationS'),
+    overloadA: figure('overloadA'),
+    decelerationS: figure('decelerationS'),
     flux,
   }
 }
 
 /** Settings that figures rest on. */
-type ActingId = 'minimumHz' | 'maximumHz' | 'baseFrequencyHz' | 'overloadA' | 'decelerationS'
+type FigureSetting = 'minimumHz' | 'maximumHz' | 'baseFrequencyHz' | 'overloadA' | 'decelerationS'
 
-function settingLine(id: SettingId, { settings }: Plan, derived: Derived): SettingLine {
-  const { chosen, inDrive } = settings
+interface ActingHertz {
+  baseFrequencyHz: FigureState
+  maximumHz: FigureState
+}
+
+const numbersOf = (hertz: ActingHertz | undefined): RampHertz => ({
+  baseHz: numberOf(hertz?.baseFrequencyHz),
+  maximumHz: numberOf(hertz?.maximumHz),
+})
+
+const countsByItself: ReadonlySet<SettingId> = new Set(['accelerationS', 'decelerationS', 'quickStopS'])
+
+/** Whether the drive has its own way of counting it. */
+export const isRamp = (id: SettingId): boolean => countsByItself.has(id)
+
+/** One line of the card: what was chosen or derived, and what was read, ramps in seconds to the highest hertz. */
+export function settingLine(id: SettingId, plan: Plan, derived: Derived, hertz: RampHertz): SettingLine {
+  const { chosen, inDrive } = plan.settings
   const own: SettingValue | undefined = chosen[id]
-  const held: SettingValue | undefined = inDrive[id]
+  const read: SettingValue | undefined = inDrive[id]
+  const held = typeof read === 'number' && isRamp(id) ? secondsOfRamp(plan, read, hertz) : read
   const value = own ?? derived.value
   return {
     id,
     label: fieldAt(`settings.chosen.${id}`).label,
     basis: own === undefined ? derived.basis : 'given',
     reason: own === undefined ? derived.reason : ['Chosen by you.'],
-    missing: value === undefined ? [...new Set(derived.from.flatMap((f) => (isKnown(f) ? [] : f.missing)))] : [],
+    missing:
+      value === undefined && derived.leave !== true
+        ? [...new Set(derived.from.flatMap((f) => (isKnown(f) ? [] : f.missing)))]
+        : [],
     ...(value === undefined ? {} : { value }),
     ...(held === undefined ? {} : { inDrive: held }),
+    ...(derived.leave === true && own === undefined ? { leave: true } : {}),
   }
 }
 
@@ -74,7 +99,7 @@ export const actingValue = (lines: readonly SettingLine[], id: SettingId): Setti
   return line?.inDrive ?? line?.value
 }
 
-function actingName(id: ActingId): Naming {
+function actingName(id: FigureSetting): Naming {
   const { label, dimension = 'number' } = fieldAt(`settings.chosen.${id}`)
   return named(`settings.${id}`, label, dimension)
 }
@@ -82,16 +107,24 @@ function actingName(id: ActingId): Naming {
 function actingFigure(
   plan: Plan,
   ledger: Ledger,
-  lines: readonly SettingLine[],
-  id: ActingId,
+  line: SettingLine,
   derived: Derived,
+  hertz: ActingHertz | undefined,
 ): FigureState {
+  const id = line.id as FigureSetting
   const naming = actingName(id)
-  const line = lines.find((l) => l.id === id)
-  const value = actingValue(lines, id)
-  if (typeof value !== 'number' || !line) return ledger.block(naming, derived.from)
-  if (plan.settings.inDrive[id] !== undefined)
+  const value = line.inDrive ?? line.value
+  if (typeof value !== 'number') return ledger.block(naming, derived.from)
+  if (line.inDrive !== undefined) {
+    const meaning = rampMeaningOf(plan)
+    if (isRamp(id) && hertz && meaning !== undefined && meaning !== 'to-maximum' && isCounted(meaning) && value > 0)
+      return ledger.derive(rampSeconds, 'seconds', naming, {
+        entered: ledger.given(`settings.inDrive.${id}`),
+        meaning: choice(meaning, 'Its ramps count'),
+        ...hertz,
+      })
     return ledger.stated(naming, value, 'measured', [], 'Read from the drive')
+  }
   if (plan.settings.chosen[id] !== undefined) return ledger.stated(naming, value, line.basis, [], 'Chosen by you')
   return derived.book
     ? derived.book(naming)

@@ -1,6 +1,6 @@
 import type { TerminalFunction } from '../../manual/terminalFunctions'
 import { listed, message, seconds } from '../../quantities'
-import { rampsAtMushroom, set } from '../../plan'
+import { rampsAtMushroom, set, setSetting, type Plan } from '../../plan'
 import { endOf, type Device, type End } from '../../wiring/model'
 import { delayedFunction } from '../../wiring/wishes'
 import { doesNotApply, good, lacks } from '../answer'
@@ -31,6 +31,20 @@ const byItself = {
   jog: ['A jog goes on by itself', 'A jog is safe only because it ends where the finger is lifted.'],
   several: ['More than one thing starts it by itself', 'Each of them comes with somebody’s hand in the machine.'],
 } as const
+
+/** Settings that start it by themselves, what they are then called, and what they are when off. */
+const starters = [
+  { id: 'runTimer', by: 'timer', on: 'on', off: 'off' },
+  { id: 'sleepWake', by: 'sleep', on: 'on', off: 'off' },
+  { id: 'tripReset', by: 'reset', on: 'itself', off: 'waits' },
+  { id: 'jogMemory', by: 'jog', on: 'on', off: 'off' },
+] as const
+
+/** Which of them the drive was read to have on, and whether all were read. */
+const heldStarters = (inDrive: Plan['settings']['inDrive']) => ({
+  on: starters.filter(({ id, on }) => inDrive[id] === on),
+  all: starters.every(({ id }) => inDrive[id] !== undefined),
+})
 
 /** Kinds of machine whose tool is reached past a guard. */
 const guarded = new Set([
@@ -258,7 +272,27 @@ export const stopChecks = [
       chainLink: 'spindle',
       danger: true,
     },
-    ({ plan: { wiring } }): Answer => {
+    ({ plan: { wiring, settings } }): Answer => {
+      const held = heldStarters(settings.inDrive)
+      const [worst] = held.on
+      if (worst !== undefined) {
+        const [title, why] = byItself[worst.by]
+        return {
+          severity: 'stop',
+          about: 'in-drive',
+          title: message`${title}`,
+          says: message`So it was read in the drive. Nothing may start this machine but a RUN that somebody gives who sees it.`,
+          why,
+          remedies: [
+            {
+              label: message`Switched off in the drive`,
+              patch: held.on.map(({ id, off }) => setSetting('inDrive', id, off)),
+            },
+          ],
+          path: `settings.inDrive.${worst.id}`,
+        }
+      }
+      if (held.all) return good(message`Timer, sleep, jog memory and reset by itself were read in the drive: all off.`)
       const by = wiring.startsItself
       if (by === undefined) return lacks('wiring.startsItself')
       if (by === 'nothing') return good(message`No timer, no sleep and wake, no reset by itself, no jog it remembers.`)
@@ -283,11 +317,13 @@ export const stopChecks = [
       chainLink: 'spindle',
       danger: true,
     },
-    ({ plan: { controls, survey, wiring } }): Answer => {
+    ({ plan: { controls, survey, wiring, settings } }): Answer => {
       if (controls.reverseWanted === undefined) return lacks('controls.reverseWanted')
       if (!controls.reverseWanted) return doesNotApply('It never runs in reverse')
-      if (wiring.reverseWaits === undefined) return lacks('wiring.reverseWaits')
-      if (wiring.reverseWaits) return good(message`It stands first, whatever the switch asks.`)
+      const { reverseChange } = settings.inDrive
+      const waits = reverseChange === undefined ? wiring.reverseWaits : reverseChange === 'standstill'
+      if (waits === undefined) return lacks('wiring.reverseWaits')
+      if (waits) return good(message`It stands first, whatever the switch asks.`)
       const screwed = survey.spindleNose === 'threaded' && controls.reverseLocked !== true
       return {
         severity: screwed ? 'stop' : 'watch',
@@ -297,8 +333,16 @@ export const stopChecks = [
           ? message`Thrown over at speed, the chuck’s own weight unscrews it from its thread.`
           : message`Thrown over at speed, belt, keys and gears take the whole swing twice.`,
         why: 'Drives have a setting that waits for zero before the other way; a drum switch has a middle to wait in.',
-        remedies: [{ label: message`The drive waits for standstill`, patch: [set('wiring.reverseWaits', true)] }],
-        path: 'wiring.reverseWaits',
+        remedies: [
+          {
+            label: message`The drive waits for standstill`,
+            patch: [
+              set('wiring.reverseWaits', true),
+              ...(reverseChange === undefined ? [] : [set('settings.inDrive.reverseChange', 'standstill')]),
+            ],
+          },
+        ],
+        path: reverseChange === undefined ? 'wiring.reverseWaits' : 'settings.inDrive.reverseChange',
       }
     },
   ),

@@ -1,0 +1,54 @@
+import type { Plan, SettingId } from '../../plan'
+import type { SettingValue } from './settingLine'
+
+type When = (value: SettingValue, plan: Plan) => boolean
+
+const always: When = () => true
+const whenIt =
+  (is: SettingValue): When =>
+  (value) =>
+    value === is
+
+const screwedOn = ({ survey }: Plan): boolean => survey.spindleNose === 'threaded'
+
+/** Settings whose common default could hurt somebody, or spoil this plan, and when. */
+const hurting: Readonly<Partial<Record<SettingId, When>>> = {
+  ratedVoltageV: always,
+  ratedCurrentA: always,
+  baseFrequencyHz: always,
+  minimumHz: always,
+  maximumHz: always,
+  accelerationS: always,
+  decelerationS: always,
+  stopMode: always,
+  overloadA: always,
+  commandSource: always,
+  referenceSource: always,
+  startSpeed: always,
+  restart: always,
+  tripReset: always,
+  loadType: always,
+  ratedSpeedRpm: (_, plan) => plan.drive.control === 'vector',
+  controlMode: whenIt('vector'),
+  thermistorInput: whenIt('trips'),
+  chopper: whenIt('on'),
+  overVoltage: whenIt('trips'),
+  turningStart: (_, plan) => screwedOn(plan),
+  rideThrough: (_, plan) => screwedOn(plan),
+  directionLock: (value, plan) => value === 'forward' && screwedOn(plan),
+  relayTask: always,
+  relayHz: always,
+  relayBackHz: always,
+  quickStopS: always,
+  busAddress: always,
+  busRate: always,
+  busFraming: always,
+  busLossS: always,
+  busLossDoes: always,
+  dcStopS: (value) => value !== 0,
+  dcA: always,
+}
+
+/** Whether it matters what a drive holds here of which nothing is known. */
+export const couldHurt = (plan: Plan, id: SettingId, value: SettingValue): boolean =>
+  hurting[id]?.(value, plan) === true

@@ -1,0 +1,36 @@
+import { codesFor, emptyManual, encode } from '../../manual'
+import type { Plan } from '../../plan'
+import { couldHurt } from './couldHurt'
+import { heldCodes, holds } from './heldCodes'
+import { rampNumber } from './rampOfDrive'
+import type { SettingLine } from './settingLine'
+import { isRamp } from './settingsFacts'
+import { shareOfPlan } from './shareOf'
+
+/**
+ * Settings that are still to be entered: known to be otherwise in the drive, or of which nothing is known and that could
+ * hurt. What a reset drive comes with by its manual counts as held.
+ */
+export function openSettings(plan: Plan, lines: readonly SettingLine[]): SettingLine[] {
+  const manual = plan.manual ?? emptyManual('The drive')
+  const of = shareOfPlan(plan, lines)
+  const { held } = heldCodes(plan, manual, of)
+  return lines.filter((line) => {
+    const { id, value, inDrive } = line
+    if (value === undefined) return false
+    const [code] = codesFor(manual, id)
+    if (code && held[code.code] !== undefined) {
+      const counted =
+        isRamp(id) && typeof value === 'number'
+          ? rampNumber(plan, value, { baseHz: of.baseHz, maximumHz: of.maximumHz })
+          : value
+      const written = counted === undefined ? undefined : encode(code, { [id]: counted }, of, held[code.code])
+      return typeof written === 'string' && !holds(manual, held, code.code, written)
+    }
+    if (inDrive !== undefined)
+      return typeof inDrive === 'number' && typeof value === 'number'
+        ? Math.abs(inDrive - value) > 0.02 * Math.max(Math.abs(inDrive), Math.abs(value))
+        : inDrive !== value
+    return couldHurt(plan, id, value)
+  })
+}
