@@ -46,7 +46,10 @@ test('settings: what the drive was read to hold is judged against the card', asy
   await shop.openDemo('1-saltpan-row/gantry-router', 'settings')
   const wrong = finding(page, 'Too many volts for the hertz')
   await expect(wrong).toContainText(/800\s%/)
-  const base = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Base hertz' }) })
+  const base = page
+    .getByRole('region', { name: 'Every setting' })
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name: 'Base hertz' }) })
   await base.getByLabel('Read in the drive').fill('400')
   await base.getByLabel('Read in the drive').press('Enter')
   await expect(wrong).toBeHidden()
@@ -103,11 +106,12 @@ test('a burst of work is a revision that can be read, named and restored', async
 
 test('what is read back in the drive is listed with its date', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'settings')
+  await page.getByRole('region', { name: 'Every setting' }).getByText('Speeds', { exact: true }).click()
   const field = page.locator('input[data-path="settings.inDrive.maximumHz"]')
   await field.fill('61 Hz')
   await field.press('Enter')
   await kept(page)
-  await page.getByText('What was read in the drive, and when').click()
+  await page.getByText('Every change, and when').click()
   await expect(page.getByRole('row', { name: /Highest hertz 61 Hz/ })).toBeVisible()
 })
 

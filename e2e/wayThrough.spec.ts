@@ -92,10 +92,10 @@ test.describe('paper', () => {
   }) => {
     await shop.openDemo('1-saltpan-row/turret-mill', 'settings')
     await page.emulateMedia({ media: 'print' })
-    const lines = page.getByRole('region', { name: 'Settings card' }).getByRole('listitem')
+    const lines = page.locator('[aria-labelledby=card] ol > li')
     const count = await lines.count()
     expect(count).toBeGreaterThan(10)
     expect(await page.getByText('read: ______________').count()).toBeGreaterThan(0)
-    await expect(page.locator('[aria-labelledby=card] li .label span[aria-hidden]:visible')).toHaveCount(count)
+    await expect(page.locator('[aria-labelledby=card] ol li span.size-4:visible')).toHaveCount(count)
   })
 })

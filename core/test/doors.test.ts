@@ -6,6 +6,7 @@ import * as index from '../src/doors/index'
 import * as manual from '../src/doors/manual'
 import * as measurements from '../src/doors/measurements'
 import * as search from '../src/doors/search'
+import * as settings from '../src/doors/settings'
 import * as speeds from '../src/doors/speeds'
 import * as wiring from '../src/doors/wiring'
 
@@ -76,7 +77,15 @@ describe('what leaves core', () => {
 })
 
 describe('an example above a function', () => {
-  const names: Record<string, unknown> = { ...index, ...search, ...speeds, ...manual, ...measurements, ...wiring }
+  const names: Record<string, unknown> = {
+    ...index,
+    ...search,
+    ...speeds,
+    ...manual,
+    ...measurements,
+    ...wiring,
+    ...settings,
+  }
   /** What a line of an example comes to, with every name of the doors at hand. */
   const valueOf = (code: string): unknown =>
     // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the code stands in our own comments

@@ -1,7 +1,17 @@
 import { shareOfPlan } from '../facts/settings/shareOf'
 import type { SettingLine } from '../facts/settings/settingLine'
 import { codesByName, decode, settingsOf, type ManualCode, type ShareOf, type Values } from '../manual'
-import { fieldAt, set, setSetting, type Change, type EntryRecord, type Patch, type Plan, type SettingId } from '../plan'
+import {
+  fieldAt,
+  set,
+  setSetting,
+  type Change,
+  type EntryRecord,
+  type Patch,
+  type Plan,
+  type SettingId,
+  withKey,
+} from '../plan'
 import type { CardLine } from './cardLine'
 import { wantedValues } from './wantedValues'
 
@@ -87,15 +97,17 @@ export function answerLine(plan: Plan, lines: readonly SettingLine[], line: Card
 /** The line as if nothing had been said of it, with what was noted of the drive through it. */
 export function unanswerLine(plan: Plan, line: CardLine): Patch {
   const key = line.code ?? line.key
-  const { [key]: gone, ...rest } = plan.settings.entered ?? {}
-  if (gone?.answer !== 'entered') return [set('settings.entered', rest)]
+  const { entered } = plan.settings
+  const rest = withKey(entered, key, undefined)
+  if (entered?.[key]?.answer !== 'entered') return [set('settings.entered', rest)]
   const code = codeOf(plan, line)
   const ids = code ? settingsOf(code) : line.settings
-  const { [key]: held, ...codes } = plan.wiring.codesHeld ?? {}
   return [
     set('settings.entered', rest),
     ...inDrive(Object.fromEntries(ids.map((id) => [id, undefined]))),
-    ...(held === undefined ? [] : [set('wiring.codesHeld', codes)]),
+    ...(plan.wiring.codesHeld?.[key] === undefined
+      ? []
+      : [set('wiring.codesHeld', withKey(plan.wiring.codesHeld, key, undefined))]),
   ]
 }
 
@@ -128,17 +140,14 @@ export function readBackLine(
   const { readBack, ...old } = plan.settings.entered?.[key] ?? {}
   const code = codeOf(plan, line)
   const ids = code ? settingsOf(code) : line.settings
-  if (value === '') {
-    const rest = Object.keys(old).length > 0 ? { [key]: old } : {}
-    const { [key]: _gone, ...others } = plan.settings.entered ?? {}
+  if (value === '')
     return {
       patch: [
-        set('settings.entered', { ...others, ...rest }),
+        set('settings.entered', withKey(plan.settings.entered, key, Object.keys(old).length > 0 ? old : undefined)),
         ...(readBack === undefined ? [] : inDrive(Object.fromEntries(ids.map((id) => [id, undefined])))),
       ],
       understood: true,
     }
-  }
   const meant = meantBy(plan, lines, line, value, shareOfPlan(plan, lines))
   const terminal = code !== undefined && ids.length === 0
   return {

@@ -13,6 +13,7 @@ import { endOf } from '../wiring/model'
 import { wiringOf } from '../wiring/wiringOf'
 import type { Card, CardLine, LeftAlone, Problem, Waiting } from './cardLine'
 import { cautionFor } from './cautionFor'
+import { settingOfTrim } from './trimSlots'
 import { plainValue, plannedWords } from './plainValue'
 import { wantedValues } from './wantedValues'
 
@@ -54,7 +55,8 @@ export function cardOf(plan: Plan, lines: readonly SettingLine[]): Card {
   const standing: CardLine[] = []
   const open: CardLine[] = []
   for (const line of made) {
-    if (stands(making, line)) standing.push(line)
+    if (isNowhere(making, line)) leave.push(...leftFor(making, line))
+    else if (stands(making, line)) standing.push(line)
     else if (line.from === undefined && !matters(making, line)) leave.push(...leftFor(making, line))
     else open.push(line)
   }
@@ -102,16 +104,30 @@ const matters = ({ plan, lines, now }: Making, line: CardLine): boolean =>
     return plan.settings.chosen[id] !== undefined || (value !== undefined && couldHurt(plan, id, value))
   })
 
-const leftFor = ({ manual }: Making, line: CardLine): LeftAlone[] =>
-  line.settings.slice(0, 1).map((id) => ({
+/** Whether the manual is read and names nothing by which a setting could be made, and it matters to nobody. */
+const isNowhere = (making: Making, line: CardLine): boolean =>
+  line.code === undefined &&
+  line.from === undefined &&
+  line.record === undefined &&
+  (trimFor(making.manual, line) !== undefined || (making.manual.codes.length > 0 && !matters(making, line)))
+
+/** The trim potentiometer that makes a setting. */
+const trimFor = ({ trims }: Manual, { settings: [id] }: CardLine): Manual['trims'][number] | undefined =>
+  trims.find((trim) => id !== undefined && settingOfTrim[trim.sets] === id)
+
+const leftFor = ({ manual }: Making, line: CardLine): LeftAlone[] => {
+  const trim = trimFor(manual, line)
+  return line.settings.slice(0, 1).map((id) => ({
     id,
     label: settingTable[id].name,
     ...(line.code === undefined ? {} : { code: line.code }),
-    says:
-      line.code === undefined && manual.codes.length > 0
+    says: trim
+      ? message`Set by the trim ${trim.prints}: ${line.means}.`
+      : line.code === undefined && manual.codes.length > 0
         ? message`Its manual names no code for it. The plan would have ${line.means}.`
         : message`Not known what it holds; the usual default does no harm. The plan would have ${line.means}.`,
   }))
+}
 
 /** The codes that the wanted settings are entered under, each once. */
 function codedLines(making: Making): CardLine[] {
@@ -227,7 +243,10 @@ function neutralLines(making: Making): CardLine[] {
         settings: [line.id],
         value: messageText(means),
         means,
-        why: line.reason,
+        why:
+          manual.codes.length + manual.trims.length > 0
+            ? message`${line.reason} Its manual names no code for it.`
+            : line.reason,
         basis: line.basis,
         for: 'plan',
         first: isFirst(line.id),

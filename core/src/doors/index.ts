@@ -43,7 +43,16 @@ export { namedPositions } from '../plan/positionName'
 export { copyPlan } from '../plan/copyPlan'
 export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'
-export { type SettingId, settingIds, settingNames } from '../stages/settingTable'
+export { withKey } from '../plan/withKey'
+export { rampMeanings } from '../stages/rampMeanings'
+export {
+  type SettingGroup,
+  settingGroups,
+  type SettingId,
+  settingIds,
+  settingNames,
+  settingTable,
+} from '../stages/settingTable'
 export {
   type Hazard,
   hazards,

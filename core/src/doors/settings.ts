@@ -4,3 +4,21 @@ export type { Card, CardLine, LeftAlone, Waiting } from '../card/cardLine'
 export { cardText } from '../card/cardText'
 export { answerLine, readBackLine, resetDrive, unanswerLine, type LineAnswer } from '../card/answerLine'
 export { whyRefused, type RefusalReason } from '../card/whyRefused'
+export {
+  listedInto,
+  meaningsOf,
+  readSettingsTable,
+  settingColumns,
+  settingsCsv,
+  settingsOfLines,
+  settingsOfTable,
+  type ListedMeaning,
+  type ListedSetting,
+  type SettingColumn,
+  type SettingsTable,
+} from '../card/readSettingsList'
+export { hourOf, shareOfHour, trimSlots, type TrimSlot } from '../card/trimSlots'
+export { nothingOnRun, type RunCause, type RunQuestion } from '../card/probe/nothingOnRun'
+export { deductions, nextTest, PROBE_CAUTION, probeTests, type ProbeTest } from '../card/probe/probe'
+export { listedPatch } from '../card/listedPatch'
+export { positionEntries, type PositionEntry } from '../card/positionEntries'

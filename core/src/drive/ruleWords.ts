@@ -142,7 +142,7 @@ export const driveRuleWords = {
   },
   'drive.ramp-seconds': {
     title: 'Seconds of a ramp by what its number counts',
-    formula: 'to-maximum: t = x;  to-base: t = x f_max/f_base;  per-10-hz: t = x f_max/10;  hz-per-s: t = f_max/x',
+    formula: 'to-maximum: t = n;  to-base: t = n f_max/f_base;  per-10-hz: t = n f_max/10;  hz-per-s: t = f_max/n',
     citation: 'The ways in which drives count a straight ramp; t is from standstill to the highest hertz',
     input: {
       entered: 's, s for each 10 Hz, or Hz/s: the number as it is entered',
@@ -155,7 +155,7 @@ export const driveRuleWords = {
   },
   'drive.ramp-entry': {
     title: 'Number to enter for a ramp',
-    formula: 'to-maximum: x = t;  to-base: x = t f_base/f_max;  per-10-hz: x = 10 t/f_max;  hz-per-s: x = f_max/t',
+    formula: 'to-maximum: n = t;  to-base: n = t f_base/f_max;  per-10-hz: n = 10 t/f_max;  hz-per-s: n = f_max/t',
     citation: 'The ways in which drives count a straight ramp; t is from standstill to the highest hertz',
     input: {
       seconds: 's, between standstill and the highest hertz',

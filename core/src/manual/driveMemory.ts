@@ -116,11 +116,11 @@ export function enter(
 ): { memory: DriveMemory } | { refused: Refusal } {
   const refused = refusal(manual, memory, name, value)
   if (refused) return { refused }
-  const held: Record<string, string> = { ...memory.held, [name]: value }
+  const held = new Map([...Object.entries(memory.held), [name, value]])
   for (const { code, to } of codesByName(manual).get(name)?.changes ?? [])
-    if (to === undefined) delete held[code]
-    else held[code] = to
-  return { memory: { ...memory, held, told: new Set([...memory.told, name]) } }
+    if (to === undefined) held.delete(code)
+    else held.set(code, to)
+  return { memory: { ...memory, held: Object.fromEntries(held), told: new Set([...memory.told, name]) } }
 }
 
 /** What a drive holds after a reset: its defaults as found, else as printed; what a reset leaves stays. */

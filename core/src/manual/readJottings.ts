@@ -127,7 +127,7 @@ const LONGEST_LINE = 200
 function read(line: string, { terminals, codes, rest }: Jottings): void {
   const short = line.slice(0, LONGEST_LINE)
   const code = CODE.exec(short)?.groups
-  const sets = code && settingOf(code['words'] ?? '')
+  const sets = code && settingNamed(code['words'] ?? '')
   // A number behind a short name is a value only where words say that it is a setting.
   if (code && (sets !== undefined || /[A-Za-z].*\d|\d{2,}[.:-]\d/.test(code['code'] ?? ''))) {
     codes.push({ code: code['code']?.trim() ?? '', value: code['value'], words: (code['words'] ?? '').trim(), sets })
@@ -144,7 +144,7 @@ function read(line: string, { terminals, codes, rest }: Jottings): void {
 /** What is printed at a screw has a digit or a sign, or is a few capitals; other words are only words. */
 const isName = (text: string): boolean => /\d|[+-]|^[A-Z]{1,3}$/.test(text)
 
-function settingOf(words: string): SettingId | undefined {
+export function settingNamed(words: string): SettingId | undefined {
   const found = settingWords.find(([pattern]) => pattern.test(words))?.[1]
   return found ?? settingIds.find((id) => words.toLowerCase().includes(labelOf(id)))
 }

@@ -116,7 +116,7 @@ export const stages = {
   },
   settings: {
     name: 'Settings',
-    purpose: 'The fourteen values every drive wants, in the order to enter them.',
+    purpose: 'What to type into this drive, in the order that it takes, and proof that it took it.',
     essentials: ['settings.state'],
     firstSteps: [],
   },

@@ -19,12 +19,24 @@ export function EntryHistory({ under, name }: { under: 'checks' | 'settings'; na
   )
 }
 
+/** What a row is about: a field by its label, a line of the card by its code. */
+function whatOf(path: string): string {
+  const code = /^(?:settings\.(?:entered|trims)|wiring\.codesHeld)\.(.+)$/.exec(path)?.[1]
+  if (code !== undefined) return `${code}${path.startsWith('settings.trims') ? ', trim' : ', on the card'}`
+  if (!isPlanPath(path)) return path
+  return `${fieldAt(path).label}${path.startsWith('settings.chosen.') ? ', chosen' : ''}`
+}
+
 function Entries({ under }: { under: string }) {
   const { data, error } = api.useEntriesQuery(useConversionId())
   const units = useUnits()
   if (error) return <p className="pb-3 text-oxide">{problemText(error)}</p>
   if (!data) return <p className="lead pb-3">Fetching what was entered</p>
-  const entries = data.filter(({ path }) => path.startsWith(`${under}.`)).reverse()
+  const entries = data
+    .filter(
+      ({ path }) => path.startsWith(`${under}.`) || (under === 'settings' && path.startsWith('wiring.codesHeld.')),
+    )
+    .reverse()
   if (entries.length === 0) return <p className="lead pb-3">Nothing yet. Every change is kept here with its date.</p>
   return (
     <div className="max-h-[50vh] overflow-auto pb-3">
@@ -34,15 +46,17 @@ function Entries({ under }: { under: string }) {
             <th className="py-1 pr-3 font-semibold">When</th>
             <th className="pr-3 font-semibold">What</th>
             <th className="pr-3 font-semibold">Reads from then on</th>
+            <th className="pr-3 font-semibold">Why</th>
             <th className="font-semibold">By</th>
           </tr>
         </thead>
         <tbody>
-          {entries.map(({ id, path, value, at, by }) => (
+          {entries.map(({ id, path, value, at, by, reason }) => (
             <tr key={id} className="border-b border-rule align-top">
               <td className="py-1.5 pr-3 whitespace-nowrap">{momentOf(at)}</td>
-              <td className="pr-3">{isPlanPath(path) ? fieldAt(path).label : path}</td>
+              <td className="pr-3">{whatOf(path)}</td>
               <td className="pr-3 font-semibold">{printValue(path, value, units)}</td>
+              <td className="pr-3">{reason ?? ''}</td>
               <td className="text-ink-2">{by ?? ''}</td>
             </tr>
           ))}

@@ -1,5 +1,5 @@
 import { decided, leave, ownChoice } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 /** What starts it when nobody pressed RUN, or while it still turns. */

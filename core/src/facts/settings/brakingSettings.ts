@@ -1,7 +1,7 @@
 import { amps, message, percent } from '../../quantities'
 import { numberOf } from '../figure'
 import { awaits, decided, leave } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 import { actingValue } from './settingsFacts'
 

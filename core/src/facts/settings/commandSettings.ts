@@ -3,7 +3,7 @@ import { rpmAtHertz } from '../../motor'
 import { rampsAtMushroom } from '../../plan'
 import { numberOf } from '../figure'
 import { awaits, decided, followed, leave } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 const analogue = ({ plan }: FurtherInputs): boolean =>

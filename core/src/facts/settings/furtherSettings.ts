@@ -1,6 +1,6 @@
 import type { SettingId } from '../../plan'
 import { numberOf } from '../figure'
-import type { Facts } from '../facts'
+import type { FurtherInputs } from './furtherInputs'
 import { againSettings } from './againSettings'
 import { brakingSettings } from './brakingSettings'
 import { commandSettings } from './commandSettings'
@@ -13,9 +13,6 @@ import { settingLine } from './settingsFacts'
 import type { Derived, SettingLine } from './settingLine'
 
 export type FurtherSetting = Exclude<SettingId, ActingSetting>
-
-/** What the rest of a drive's settings follow from: everything that is known. */
-export type FurtherInputs = Omit<Facts, 'checks' | 'wiring'>
 
 const further: Readonly<Record<FurtherSetting, (facts: FurtherInputs) => Derived>> = {
   ...pullSettings,

@@ -2,7 +2,7 @@ import { shaftFanCurve } from '../../data/shaftFanCurve'
 import { amount, message, percent } from '../../quantities'
 import { numberOf } from '../figure'
 import { awaits, decided, followed, leave } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 /** Under this share of rated torque the motor’s own fan no longer does. */

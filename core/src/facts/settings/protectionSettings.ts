@@ -2,7 +2,7 @@ import { amps, message, percent } from '../../quantities'
 import { wantsGentleRamps } from '../drive/heavyRotor'
 import { isKnown, numberOf } from '../figure'
 import { awaits, decided, leave } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 /** What a drive gives for moments, of its own amps, by its overload class; and where that is not known. */

@@ -1,7 +1,7 @@
 import { amount, message, percent } from '../../quantities'
 import { numberOf } from '../figure'
 import { awaits, copied, decided, followed, leave } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 /** What a boost may drive through a motor that stands on its shaft fan, of its plate’s amps. Planning value. */

@@ -1,5 +1,5 @@
 import { decided, leave } from './derived'
-import type { FurtherInputs } from './furtherSettings'
+import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 /** Longest that a drive may run on without hearing whoever commands it. */

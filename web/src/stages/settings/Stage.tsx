@@ -1,31 +1,38 @@
 import type { Section } from '../../parts/SectionIndex'
-import { SelectField } from '../../parts/ChoiceField'
 import { StageHead } from '../../parts/StageHead'
+import { usePlan } from '../../state/openPlan'
+import { CardSheet } from './CardSheet'
+import { EverySetting } from './EverySetting'
+import { HoldsSheet } from './HoldsSheet'
+import { NothingOnRun } from './NothingOnRun'
 import { PlannedSheet } from './PlannedSheet'
-import { SettingsCard } from './SettingsCard'
-import { WiringLines } from './WiringLines'
+import { ProbeSheet } from './ProbeSheet'
+import { ReadBackTable } from './ReadBackTable'
+import { TrimSheet } from './TrimSheet'
 
-const sections: Section[] = [
-  { id: 'state', name: 'What it holds' },
-  { id: 'card', name: 'Settings card' },
-]
-
-/** What to enter in the drive, and what it was read to hold. */
+/** What to type into this drive, in which order, and proof that it took it. */
 export default function SettingsStage() {
+  const { manual } = usePlan()
+  const sections: Section[] = [
+    { id: 'state', name: 'What it holds' },
+    ...(manual !== undefined && manual.trims.length > 0 ? [{ id: 'trims', name: 'Trims' }] : []),
+    { id: 'card', name: 'Card' },
+    { id: 'read-back', name: 'Read back' },
+    { id: 'every', name: 'Every setting' },
+    { id: 'probe', name: 'Try it' },
+    { id: 'nothing', name: 'Nothing on RUN' },
+  ]
   return (
     <>
       <StageHead stage="settings" sections={sections} />
       <PlannedSheet />
-      <section className="sheet mb-3" aria-labelledby="state">
-        <h2 id="state" tabIndex={-1} className="h-part mb-2">
-          What the drive holds now
-        </h2>
-        <div className="grid gap-x-4 @narrow:grid-cols-2">
-          <SelectField path="settings.state" />
-        </div>
-      </section>
-      <WiringLines />
-      <SettingsCard />
+      <HoldsSheet />
+      <TrimSheet />
+      <CardSheet />
+      <ReadBackTable />
+      <EverySetting />
+      <ProbeSheet />
+      <NothingOnRun />
     </>
   )
 }

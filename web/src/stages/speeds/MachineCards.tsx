@@ -1,5 +1,6 @@
 import { printNumber, printQuantity, type Evaluation } from '@zesty/core'
 import { changeOver, rotations, speedChart, speedChartCsv, type ChangeOverLine } from '@zesty/core/speeds'
+import { positionEntries } from '@zesty/core/settings'
 import { Download, Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
@@ -31,6 +32,7 @@ export function MachineCards() {
       </div>
       <p className="lead hidden print:block">{plan.name}</p>
       <ChangeOverCard lines={lines} />
+      <EntriesCard lines={lines} />
       <SpeedChartCard evaluation={evaluation} name={plan.name} />
     </section>
   )
@@ -104,6 +106,55 @@ function ChangeOverCard({ lines }: { lines: readonly ChangeOverLine[] }) {
         Ramps: the shortest with the heaviest thing on the spindle, up on rated torque, down without a resistor, to the
         top speed or its mark. Expected without load; a reading more than a few per cent off means a wrong position, a
         slipping belt or a wrong plate.
+      </p>
+    </div>
+  )
+}
+
+/** What is entered in the drive when the belt is moved, in its own codes. */
+function EntriesCard({ lines }: { lines: readonly ChangeOverLine[] }) {
+  const plan = usePlan()
+  const { settings } = useEvaluation()
+  const entries = useMemo(() => positionEntries(plan, settings, lines), [plan, settings, lines])
+  const heads = [...entries.values()][0] ?? []
+  if (heads.length === 0) return null
+  return (
+    <div className="mt-3 overflow-x-auto">
+      <table className="w-full text-[15px]">
+        <caption className="label border-b border-ink-2 py-1 text-left">
+          To enter in the drive when the belt is moved, standing
+        </caption>
+        <thead>
+          <tr className="border-b border-ink-2 text-right align-bottom font-cond text-ink-2">
+            <th className="py-1 text-left font-semibold">Position</th>
+            {heads.map(({ id, label, code }) => (
+              <th key={id} className="px-2 py-1 font-semibold">
+                {code === undefined ? '' : `${code}, `}
+                {label}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((l) => (
+            <tr key={l.id} className="border-b border-rule">
+              <th scope="row" className="py-1.5 text-left font-semibold">
+                {l.name}
+              </th>
+              {heads.map(({ id }) => {
+                const entry = entries.get(l.id)?.find((e) => e.id === id)
+                return (
+                  <td key={id} className={`${cell} ${entry?.differs === true ? 'font-semibold' : ''}`}>
+                    {entry?.value ?? 'not known'}
+                  </td>
+                )
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[15px] text-ink-2">
+        The hertz stay in the drive when the belt is moved: enter these before RUN, or the card’s own stay in force.
       </p>
     </div>
   )

@@ -1,0 +1,13 @@
+/**
+ * A record with one key set, or without it where nothing is given.
+ *
+ * @example withKey({ a: 1 }, 'a', undefined) // {}
+ */
+export function withKey<T>(
+  record: Readonly<Record<string, T>> | undefined,
+  key: string,
+  value: T | undefined,
+): Record<string, T> {
+  const others = Object.entries(record ?? {}).filter(([k]) => k !== key)
+  return Object.fromEntries(value === undefined ? others : [...others, [key, value]])
+}
