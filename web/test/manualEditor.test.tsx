@@ -89,7 +89,9 @@ describe('a manual, field by field', () => {
     const manual = shipped('heron-wall-box')
     const nth = manual.codes.findIndex((c) => c.terminal !== undefined)
     const kept = edited(manual)
-    const row = within(list('Codes').getByRole('listitem', { name: `Codes, line ${nth + 1}` }))
+    const item = list('Codes').getByRole('listitem', { name: `Codes, line ${nth + 1}` })
+    fireEvent.click(within(item).getByRole('button'))
+    const row = within(item)
     const values = row.getByLabelText<HTMLTextAreaElement>(/^Values, a line each/)
     type(values, `${values.value}\n77 runs in reverse`)
     keep()
@@ -127,4 +129,53 @@ test('jumpers are drawn in the position they come in', () => {
 test('a path that empties takes its holder along', () => {
   expect(put({ gives: { volts: 24 }, id: 'a' }, 'gives.volts', undefined)).toEqual({ id: 'a' })
   expect(at(put({}, 'a.b.c', 0), 'a.b.c')).toBe(0)
+})
+
+describe('codes', () => {
+  /** A code's line, opened; found without asking of every field of every code what it is. */
+  const code = (name: string) => {
+    const row = [...document.querySelectorAll<HTMLElement>('li[aria-label^="Codes, line"]')].find(
+      (one) => one.querySelector('b')?.textContent === name,
+    )
+    const button = row?.querySelector('button')
+    if (!row || !button) throw new Error(`no code ${name}`)
+    fireEvent.click(button)
+    return within(row)
+  }
+  test('are kept as they are where something else is changed', () => {
+    const manual = shipped('plover-desk-top')
+    const kept = edited(manual)
+    list('Codes')
+    code('w5')
+    code('w1')
+    type(screen.getByLabelText('Edition'), 'Another')
+    keep()
+    expect(kept).toEqual([{ ...manual, edition: 'Another' }])
+  })
+  test('have their ends, locks, needs and values changed', () => {
+    const kept = edited(shipped('plover-desk-top'))
+    list('Codes')
+    const top = code('g2')
+    type(top.getByLabelText('Most'), '600')
+    type(top.getByLabelText('Codes entered before it, a line each'), 'm3')
+    type(
+      code('w5').getByLabelText(/^Digit by digit/),
+      'A start: 0 Lowest = startSpeed lowest; 1 Knob = startSpeed knob\nA stop: 0 Ramps = stopMode ramp; 1 Coasts = stopMode coast',
+    )
+    type(
+      code('w1').getByLabelText(/^Values, a line each/),
+      '0 Keys = commandSource keypad\n1 K1 = commandSource terminals',
+    )
+    keep()
+    const of = (name: string) => kept[0]?.codes.find((c) => c.code === name)
+    expect(of('g2')).toMatchObject({ most: 600, after: ['m3'] })
+    expect(of('w5')?.digits?.map((d) => d.values.map((v) => v.is))).toEqual([
+      [{ startSpeed: 'lowest' }, { startSpeed: 'knob' }],
+      [{ stopMode: 'ramp' }, { stopMode: 'coast' }],
+    ])
+    expect(of('w1')?.values.map((v) => [v.value, v.means, v.is])).toEqual([
+      ['0', 'Keys', { commandSource: 'keypad' }],
+      ['1', 'K1', { commandSource: 'terminals' }],
+    ])
+  })
 })

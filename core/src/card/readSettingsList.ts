@@ -167,7 +167,7 @@ export interface ListedMeaning {
   /** The manual's code that it is; nothing where the manual has none. */
   code?: string
   /** Settings that the value decides, once it is read. */
-  settings: SettingId[]
+  settings: readonly SettingId[]
   understood: boolean
 }
 

@@ -1,5 +1,6 @@
 // One drive's manual as data: terminals, links, jumpers, codes; what they do under settings, and what is jotted of them.
 export {
+  codeSchemes,
   displayMoments,
   emptyManual,
   jumperChoices,
@@ -8,6 +9,7 @@ export {
   type ManualCode,
   MANUAL_FORMAT,
   type ManualTerminal,
+  shareBases,
   trimFunctions,
 } from '../manual/manual'
 export { freeId, jottedInto } from '../manual/jottedInto'

@@ -26,17 +26,39 @@ const shares = {
 export const isNumber = ({ values, digits, terminal, macro }: ManualCode): boolean =>
   values.length === 0 && digits === undefined && terminal === undefined && macro !== true
 
-/** The settings that a code decides. */
-export function settingsOf({ sets, values, digits }: ManualCode): SettingId[] {
+const settingsByCode = new WeakMap<ManualCode, SettingId[]>()
+
+/** The settings that a code decides; told once for each code, for it is asked of all of them at every key. */
+export function settingsOf(code: ManualCode): readonly SettingId[] {
+  const known = settingsByCode.get(code)
+  if (known) return known
+  const { sets, values, digits } = code
   const named = [...values, ...(digits ?? []).flatMap((d) => d.values)].flatMap(({ is }) =>
     is === undefined ? [] : (Object.keys(is) as SettingId[]),
   )
-  return [...new Set([...(sets === undefined ? [] : [sets]), ...named])]
+  const made = [...new Set([...(sets === undefined ? [] : [sets]), ...named])]
+  settingsByCode.set(code, made)
+  return made
 }
 
+const codesBySetting = new WeakMap<readonly ManualCode[], ReadonlyMap<SettingId, ManualCode[]>>()
+
 /** Codes by the setting that each decides, first as the manual lists them. */
-export const codesFor = ({ codes }: Manual, id: SettingId): ManualCode[] =>
-  codes.filter((code) => settingsOf(code).includes(id))
+export function codesFor({ codes }: Manual, id: SettingId): readonly ManualCode[] {
+  let table = codesBySetting.get(codes)
+  if (!table) {
+    const made = new Map<SettingId, ManualCode[]>()
+    for (const code of codes)
+      for (const setting of settingsOf(code)) {
+        const others = made.get(setting)
+        if (others) others.push(code)
+        else made.set(setting, [code])
+      }
+    table = made
+    codesBySetting.set(codes, table)
+  }
+  return table.get(id) ?? []
+}
 
 /** Why a value cannot be written. */
 export interface CannotWrite {

@@ -6,7 +6,7 @@
 export function withKey<T>(
   record: Readonly<Record<string, T>> | undefined,
   key: string,
-  value: T | undefined,
+  value: NoInfer<T> | undefined,
 ): Record<string, T> {
   const others = Object.entries(record ?? {}).filter(([k]) => k !== key)
   return Object.fromEntries(value === undefined ? others : [...others, [key, value]])

@@ -1,10 +1,10 @@
 import type { Plan } from '../plan'
-import { settingNames, type SettingId } from '../stages/settingTable'
+import type { SettingId } from '../stages/settingTable'
 import type { Wiring } from '../wiring/model'
 import { firstLeads, type Add } from './adding'
 import { stepReading } from './step'
 
-/** Functions that must be right before a first spin; on a drive with trims the current limit too. */
+/** Settings whose codes are asked for where there is no manual; on a drive with trims the current limit too. */
 export const firstSpinSettings: readonly SettingId[] = [
   'ratedVoltageV',
   'baseFrequencyHz',
@@ -18,12 +18,7 @@ export const firstSpinSettings: readonly SettingId[] = [
 const said = (words: string | undefined, otherwise: string): string => words ?? otherwise
 
 /** First power, and the first spin by what this drive has. */
-export function spinning(
-  plan: Plan,
-  wiring: Wiring,
-  step: Add,
-  values: Readonly<Partial<Record<SettingId, string>>>,
-): void {
+export function spinning(plan: Plan, wiring: Wiring, step: Add, firstLines: readonly string[] | undefined): void {
   const { manual } = plan
   const shows = (when: string): string | undefined => manual?.display.find((d) => d.when === when)?.prints
   step({
@@ -56,10 +51,12 @@ export function spinning(
     },
     licensed: true,
   })
-  const codes = firstSpinSettings.map((id) => {
-    const code = manual?.codes.find((c) => c.sets === id)
-    return `${code ? `${code.code}, ` : ''}${settingNames[id]}: ${values[id] ?? 'not known yet'}`
-  })
+  const codes =
+    firstLines === undefined
+      ? ['The lines of the settings card that stand before a first spin.']
+      : firstLines.length === 0
+        ? ['Nothing to enter: it is known to hold what a first spin wants.']
+        : [...firstLines]
   const trims =
     manual?.style === 'trim-pot'
       ? manual.trims

@@ -1,21 +1,18 @@
-import { printValue } from '@zesty/core'
+import { cardOf } from '@zesty/core/settings'
 import { stepsOf, type BuildStep, type Wiring } from '@zesty/core/wiring'
 import { useMemo } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { usePlan } from '../../state/openPlan'
-import { useUnits } from '../../state/units'
 
-/** The steps of the build, with what each setting is to be. */
+/** The steps of the build, with the lines of the card that a first spin wants. */
 export function useSteps(wiring: Wiring): BuildStep[] {
   const plan = usePlan()
-  const units = useUnits()
   const { settings } = useEvaluation()
   return useMemo(() => {
-    const values = Object.fromEntries(
-      settings.flatMap(({ id, value }) =>
-        value === undefined ? [] : [[id, printValue(`settings.chosen.${id}`, value, units)]],
-      ),
-    )
-    return stepsOf(plan, wiring, values)
-  }, [plan, wiring, settings, units])
+    const { lines, first } = cardOf(plan, settings)
+    const firstLines = lines
+      .slice(0, first)
+      .map(({ code, words, value }) => (code === undefined ? `${words}: ${value}` : `${code} = ${value}, ${words}`))
+    return stepsOf(plan, wiring, firstLines)
+  }, [plan, wiring, settings])
 }

@@ -85,35 +85,80 @@ function PartEditor({
         <span className="font-normal text-ink-2">{rows.length}</span>
       </summary>
       <ul className="@container">
-        {(open ? rows : []).map((row, i) => {
-          const id: unknown = Reflect.get(row, 'id')
-          return (
-            // By its place: an item has no other name that stays while it is typed.
-            <li key={i} className={`border-t border-rule py-2 ${grid}`} aria-label={`${part.name}, line ${i + 1}`}>
-              {part.columns.map((column) => (
-                <Cell
-                  key={column.path}
-                  column={column}
-                  item={row}
-                  terminals={terminals}
-                  onChange={(next) => onRows(rows.map((other, k) => (k === i ? next : other)))}
-                />
-              ))}
-              <span className="flex items-center gap-2 text-[14px] text-ink-2">
-                {typeof id === 'string' && `id ${id}`}
-                <RemoveButton
-                  what={`${part.one}, line ${i + 1}`}
-                  onClick={() => onRows(rows.filter((_, k) => k !== i))}
-                />
-              </span>
-            </li>
-          )
-        })}
+        {(open ? rows : []).map((row, i) => (
+          // By its place: an item has no other name that stays while it is typed.
+          <Row
+            key={i}
+            part={part}
+            row={row}
+            place={i}
+            terminals={terminals}
+            onChange={(next) => onRows(rows.map((other, k) => (k === i ? next : other)))}
+            onRemove={() => onRows(rows.filter((_, k) => k !== i))}
+          />
+        ))}
       </ul>
       <button type="button" className="btn my-2" onClick={() => onRows([...rows, part.make(ids)])}>
         <Plus size={18} aria-hidden="true" /> A {part.one}
       </button>
     </details>
+  )
+}
+
+/** Rows of more fields than this are folded to their first two: a manual may have hundreds of them. */
+const MOST_IN_SIGHT = 20
+
+function Row({
+  part,
+  row,
+  place,
+  terminals,
+  onChange,
+  onRemove,
+}: {
+  part: Part
+  row: object
+  place: number
+  terminals: Readonly<Record<string, string>>
+  onChange: (next: object) => void
+  onRemove: () => void
+}) {
+  const folded = part.columns.length > MOST_IN_SIGHT
+  const [open, setOpen] = useState(!folded)
+  const id: unknown = Reflect.get(row, 'id')
+  const fields = (
+    <>
+      {part.columns.map((column) => (
+        <Cell key={column.path} column={column} item={row} terminals={terminals} onChange={onChange} />
+      ))}
+      <span className="flex items-center gap-2 text-[14px] text-ink-2">
+        {typeof id === 'string' && `id ${id}`}
+        <RemoveButton what={`${part.one}, line ${place + 1}`} onClick={onRemove} />
+      </span>
+    </>
+  )
+  const name = `${part.name}, line ${place + 1}`
+  if (!folded)
+    return (
+      <li className={`border-t border-rule py-2 ${grid}`} aria-label={name}>
+        {fields}
+      </li>
+    )
+  const [first, second] = part.columns.map(({ path }) => at(row, path))
+  return (
+    <li className="border-t border-rule" aria-label={name}>
+      <button
+        type="button"
+        className="flex min-h-11 w-full items-center gap-3 text-left"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <b className="font-cond text-[18px]">{String(first ?? '?')}</b>
+        <span className="min-w-0 flex-1 truncate">{String(second ?? '')}</span>
+        <span className="font-semibold text-blue underline underline-offset-4">{open ? 'Fold' : 'Change'}</span>
+      </button>
+      {open && <div className={`pb-2 ${grid}`}>{fields}</div>}
+    </li>
   )
 }
 

@@ -1,14 +1,16 @@
 import {
+  codeSchemes,
   displayMoments,
   freeId,
   functionNamed,
   jumperChoices,
   linkPurposes,
+  shareBases,
   terminalFunctions,
   terminalGroups,
   trimFunctions,
 } from '@zesty/core/manual'
-import { settingIds, settingNames } from '@zesty/core'
+import { rampMeanings, settingIds, settingNames } from '@zesty/core'
 
 /** One thing of a manual as it is typed. */
 export interface Column {
@@ -59,6 +61,51 @@ const said = (of: unknown, key: string): string => {
   return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
 }
 
+/** What a value stands for: `= stopMode ramp, knobZero lowest`; nothing where it stands for none. */
+function printIs(of: unknown): string {
+  const is = member(of, 'is')
+  const pairs = typeof is === 'object' && is !== null ? Object.entries(is) : []
+  return pairs.length === 0 ? '' : ` = ${pairs.map(([id, value]) => `${id} ${String(value)}`).join(', ')}`
+}
+
+/** A line before its last equals sign, and what stands behind it as settings with their values. */
+function splitIs(line: string): [string, Record<string, string | number> | undefined] {
+  const at = line.lastIndexOf(' = ')
+  if (at === -1) return [line.trim(), undefined]
+  const pairs = line
+    .slice(at + 3)
+    .split(',')
+    .map((pair): [string, string | number] => {
+      const [id, value] = split(pair)
+      // A rate or a half of the world is a word of figures: only numbers of numeric settings are numbers.
+      const isWord = /^(mainsHertz|busRate)$/.test(id)
+      return [id, !isWord && value !== '' && Number.isFinite(Number(value)) ? Number(value) : value]
+    })
+  return [line.slice(0, at).trim(), Object.fromEntries(pairs)]
+}
+
+/** One place of a value that is written digit by digit. */
+function printPlace(one: unknown): string {
+  const values = member(one, 'values')
+  const told = (Array.isArray(values) ? values : []).map(
+    (v: unknown) => `${said(v, 'digit')} ${said(v, 'means')}${printIs(v)}`,
+  )
+  return `${said(one, 'name')}: ${told.join('; ')}`
+}
+
+function readPlace(line: string): object {
+  const at = line.indexOf(':')
+  const values = line
+    .slice(at + 1)
+    .split(';')
+    .map((part) => {
+      const [before, is] = splitIs(part)
+      const [digit, means] = split(before)
+      return { digit, means, ...(is === undefined ? {} : { is }) }
+    })
+  return { name: line.slice(0, Math.max(at, 0)).trim(), values }
+}
+
 /** What is said of the whole. */
 export const headColumns: readonly Column[] = [
   text('name', 'Name'),
@@ -67,6 +114,17 @@ export const headColumns: readonly Column[] = [
   yesNo('isolated', 'Control isolated from the mains'),
   choice('logic', 'Switch inputs close', { sink: 'To the common', source: 'To the volts', either: 'Either way' }),
   yesNo('runsAtPowerOn', 'Runs at power-on'),
+  choice('rampMeans', 'Its ramps count', rampMeanings),
+  choice('scheme', 'Its codes are', codeSchemes),
+  text('keying', 'How a value is entered, with {code} and {value}', true),
+  text('unlock.code', 'Unlocking code'),
+  text('unlock.value', 'Unlocks at'),
+  text('reset.code', 'Reset by code'),
+  text('reset.value', 'Reset at'),
+  text('reset.keys', 'Reset by keys'),
+  text('reset.keeps', 'A reset keeps'),
+  text('localKey.prints', 'Key for keypad or terminals'),
+  text('localKey.shows', 'That key shows'),
   text('lies.file', 'Its file'),
   text('lies.address', 'Its address'),
   number('pages.wiring', 'Wiring on page'),
@@ -201,6 +259,10 @@ export const parts: readonly Part[] = [
       choice('moreIs', 'More is', { clockwise: 'Clockwise', 'counter-clockwise': 'Counter-clockwise' }),
       text('least', 'Least'),
       text('most', 'Most'),
+      number('leastValue', 'Least, number'),
+      number('mostValue', 'Most, number'),
+      number('fromHour', 'Least at, o’clock'),
+      number('toHour', 'Most at, o’clock'),
       page,
     ],
     make: (ids) => ({ id: freeId('trim', ids), prints: '?', sets: 'other' }),
@@ -216,27 +278,76 @@ export const parts: readonly Part[] = [
       terminal('terminal', 'Of terminal'),
       yesNo('macro', 'Chooses all terminals'),
       text('comesWith', 'Comes with'),
+      text('foundWith', 'Found with'),
+      text('counts.unit', 'Unit'),
+      number('counts.each', 'Base units in one'),
+      number('counts.decimals', 'Decimals'),
+      choice('counts.shareOf', 'Is a share of', shareBases),
+      number('least', 'Least'),
+      number('most', 'Most'),
+      number('step', 'Step'),
+      text('menu', 'Menu'),
+      text('keys', 'Keys'),
       yesNo('onlyStopped', 'Only stopped'),
+      yesNo('onlyUnplugged', 'Only unplugged'),
+      yesNo('locked', 'Locked'),
+      yesNo('keptAtReset', 'Kept at a reset'),
+      yesNo('atFirstPower', 'Asked at first power'),
+      text('mostBy', 'Not over code'),
+      text('leastBy', 'Not under code'),
+      text('onlyWhile.code', 'Only while code'),
+      text('onlyWhile.value', 'holds'),
       page,
       {
-        path: 'values',
-        label: 'Values, a line each: value, what it means',
+        path: 'after',
+        label: 'Codes entered before it, a line each',
+        kind: 'lines',
+        lines: { print: (one) => String(one), read: (line) => line.trim() },
+      },
+      {
+        path: 'changes',
+        label: 'What it changes behind one’s back, a line each: code, to',
         kind: 'lines',
         wide: true,
         lines: {
-          print: (one) => `${said(one, 'value')} ${said(one, 'means')}`,
+          print: (one) => `${said(one, 'code')}${member(one, 'to') === undefined ? '' : ` = ${said(one, 'to')}`}`,
+          read: (line) => {
+            const [code = '', to] = line.split('=').map((part) => part.trim())
+            return { code, ...(to === undefined || to === '' ? {} : { to }) }
+          },
+        },
+      },
+      {
+        path: 'digits',
+        label: 'Digit by digit, a place each: name: 0 Ramps = stopMode ramp; 1 Coasts = stopMode coast',
+        kind: 'lines',
+        wide: true,
+        lines: { print: printPlace, read: readPlace },
+      },
+      {
+        path: 'values',
+        label: 'Values, a line each: value, what it means = setting value',
+        kind: 'lines',
+        wide: true,
+        lines: {
+          print: (one) => `${said(one, 'value')} ${said(one, 'means')}${printIs(one)}`,
           read: (line, before, item) => {
-            const [value, means] = split(line)
+            const [head, is] = splitIs(line)
+            const [value, means] = split(head)
             const old = before.find((one) => said(one, 'value') === value)
-            if (said(old, 'means') === means && old !== undefined) return old
             // Of a terminal's code, what the words say it does; what was there before stays where they say nothing.
-            const does = said(item, 'terminal') === '' ? undefined : (functionNamed(means) ?? member(old, 'does'))
+            const same = said(old, 'means') === means
+            const does =
+              said(item, 'terminal') === ''
+                ? undefined
+                : ((same ? member(old, 'does') : undefined) ?? functionNamed(means) ?? member(old, 'does'))
             const all = member(old, 'all')
             return {
               value,
               means,
               ...(does === undefined ? {} : { does }),
               ...(all === undefined ? {} : { all }),
+              ...(is === undefined ? {} : { is }),
             }
           },
         },
