@@ -45,6 +45,7 @@ export async function bench() {
     ...(await evaluateLines()),
     ...(await readerLines()),
     ...(await drawingLines()),
+    ...(await cardLines()),
     ...(await searchLines()),
     ...(await pageLines()),
   ]
@@ -220,6 +221,59 @@ async function drawingLines() {
     },
     timed('all sheets of a wiring, median', quantile(times, 0.5), 50),
     timed('all sheets of a wiring, the slowest', Math.max(...times), 50),
+  ]
+}
+
+/** Four hundred settings with needs at random brought in order; and the whole card of every demo drive. @returns {Promise<Line[]>} */
+async function cardLines() {
+  const core = await import(pathToFileURL(ensureCommandLine()).href)
+  const next = seeded(13)
+  const some = (/** @type {number} */ below) => Math.floor(next() * below)
+  /** @type {number[]} */
+  const orders = []
+  for (let round = 0; round < 40; round += 1) {
+    const codes = Array.from({ length: 400 }, (_, i) => ({
+      code: `n${i}`,
+      words: `n${i}`,
+      values: [],
+      // Only of those before it: without a ring.
+      ...(i === 0 ? {} : { after: [...new Set(Array.from({ length: some(4) }, () => `n${some(i)}`))] }),
+      ...(i > 0 && some(4) === 0 ? { mostBy: `n${some(i)}` } : {}),
+      ...(some(5) === 0 && i < 399 ? { changes: [{ code: `n${i + 1 + some(399 - i)}` }] } : {}),
+    }))
+    // Typed in no order at all.
+    const shuffled = codes.map((code) => ({ code, at: next() })).sort((a, b) => a.at - b.at)
+    const read = core.readManual({
+      format: 'zesty-lathe/manual',
+      manual: { version: 1, name: 'x', codes: shuffled.map(({ code }) => code) },
+    })
+    const wishes = shuffled.map(({ code }) => ({ code: code.code, value: '5' }))
+    const made = core.entryOrder(read.value, wishes, {})
+    // The median of five: a single run may meet the collection of garbage.
+    const runs = Array.from({ length: 5 }, () => {
+      const began = performance.now()
+      core.entryOrder(read.value, wishes, {})
+      return performance.now() - began
+    })
+    orders.push(quantile(runs, 0.5))
+    if (!('entries' in made) || made.entries.length !== 400) throw new Error('not every setting was brought in order')
+  }
+  /** @type {number[]} */
+  const cards = []
+  for (const shop of ['1-saltpan-row', '2-juniper-wash'])
+    for (const file of readdirSync(join(root, 'demo', shop)).filter((f) => f !== 'shop.json')) {
+      const { plan } = core.readConversionFile(JSON.parse(readFileSync(join(root, 'demo', shop, file), 'utf8'))).value
+      const { settings } = core.evaluate(plan)
+      for (let i = 0; i < 30; i += 1) {
+        const began = performance.now()
+        core.cardOf(plan, settings)
+        cards.push(performance.now() - began)
+      }
+    }
+  return [
+    timed('400 settings in order, median', quantile(orders, 0.5), 10),
+    timed('400 settings in order, the slowest', Math.max(...orders), 10),
+    timed('the card of a demo drive, median', quantile(cards, 0.5), 10),
   ]
 }
 

@@ -42,6 +42,9 @@ for (const [what, args, says] of /** @type {[string, string[], RegExp][]} */ ([
   ['a manual that is none', ['manual', file('other.json', '{"a":1}')], /format must be "zesty-lathe\/manual"/],
   ['a wiring that a drive cannot have', ['manual', heron, '--for', 'torque-off-1'], /no terminal for torque-off-1/],
   ['a wiring of no such function', ['manual', heron, '--for', 'fly'], /--for takes functions with commas between/],
+  ['a card of no file', ['card'], /card takes one conversion file/],
+  ['a card of a file that is no plan', ['card', file('other.json', '{"a":1}')], /schemaVersion is missing/],
+  ['a card with a strange option', ['card', '--colour', heron], /card does not know --colour/],
   ['a strange option', ['start', '--colour'], /^zesty: start does not know --colour/],
   ['a port out of range', ['start', '--port', '99999'], /^zesty: --port takes a number from 1 to 65535/],
 ])) {
@@ -53,6 +56,26 @@ for (const [what, args, says] of /** @type {[string, string[], RegExp][]} */ ([
     assert.equal(stdout, '')
   })
 }
+
+test('card says what to type into the drive, in order, as a sheet and as JSON', () => {
+  const demo = 'demo/2-juniper-wash/long-bed-lathe.json'
+  const { stdout, status } = zesty('card', demo, '--text')
+  assert.equal(status, 0)
+  assert.match(stdout, /^Before a first spin$/m)
+  const at = (/** @type {RegExp} */ line) => stdout.search(line)
+  // Locked: the word first; the ceiling before the highest hertz.
+  assert.ok(at(/^\d+ +set 1\/9 +308 /m) < at(/^\d+ +set 3\/3 +89\.0 /m))
+  assert.ok(at(/^\d+ +set 3\/3 +89\.0 /m) < at(/^\d+ +set 3\/2 +89\.0 /m))
+  assert.match(stdout, /certifies nothing/)
+  const card = JSON.parse(zesty('card', demo).stdout)
+  assert.equal(card.coded, true)
+  assert.deepEqual(
+    card.lines
+      .filter((/** @type {{code?: string}} */ l) => l.code === 'set 2/2')
+      .map((/** @type {{value: string}} */ l) => l.value),
+    ['86'],
+  )
+})
 
 test('manual says what a drive’s screws do, and what to enter for a wiring', () => {
   const { stdout } = zesty('manual', heron)

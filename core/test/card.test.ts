@@ -3,6 +3,8 @@ import fc from 'fast-check'
 import { answerLine, readBackLine, resetDrive, unanswerLine } from '../src/card/answerLine'
 import type { CardLine } from '../src/card/cardLine'
 import { cardOf } from '../src/card/cardOf'
+import { positionEntries } from '../src/card/positionEntries'
+import { changeOver } from '../src/speeds/changeOver'
 import { whyRefused } from '../src/card/whyRefused'
 import { evaluate } from '../src/evaluate/evaluate'
 import { afterReset, enter, refusal, sameValue, codesByName, type DriveMemory, type Manual } from '../src/manual'
@@ -247,4 +249,27 @@ describe('what became of a line', () => {
   })
 
   test('a plan that is sound has a card that is entered', () => expect(card(soundPlan()).lines).toEqual([]))
+})
+
+describe('the change-over card', () => {
+  const plan = reset(demoPlan('gap-bed-lathe'))
+  const evaluation = evaluate(plan)
+  const entries = positionEntries(plan, evaluation.settings, changeOver(plan, evaluation))
+  const at = (position: string, id: string) => entries.get(position)?.find((e) => e.id === id)
+
+  test('has the display’s scale, the highest hertz and the stop of each position, in the drive’s codes', () => {
+    expect(at('a', 'displayScale')).toMatchObject({ code: 'h56', value: '26.67', differs: true })
+    // The four-jaw chuck ends it on A; on B it is not met.
+    expect(at('a', 'maximumHz')).toMatchObject({ code: 'h12', value: '45.0' })
+    expect(Number(at('a', 'decelerationS')?.value)).toBeGreaterThan(Number(at('b', 'decelerationS')?.value))
+  })
+  test('says for the position used most what the card says', () => {
+    const main = evaluation.positions.find((p) => p.main)?.id ?? ''
+    for (const id of ['displayScale', 'maximumHz', 'decelerationS'] as const) {
+      const own = [...card(plan).lines, ...card(plan).standing].find((l) => l.settings.includes(id))
+      expect([id, at(main, id)?.value]).toEqual([id, own?.value])
+    }
+  })
+  test('has nothing to say of one position', () =>
+    expect(positionEntries(plan, evaluation.settings, changeOver(plan, evaluation).slice(0, 1)).size).toBe(0))
 })

@@ -37,13 +37,20 @@ export function positionEntries(
   const setStopS = valueOf('decelerationS')
   const shows = valueOf('displayShows') === 'scaled'
   const wantedOn = (p: ChangeOverLine): [SettingId, number | undefined][] => {
-    const maximumHz = typeof topHz === 'number' ? Math.min(topHz, p.limitHz ?? topHz) : undefined
+    // On the position used most the card's own values stand: what is wrong with them is told as a finding.
+    const maximumHz = typeof topHz === 'number' ? (p.main ? topHz : Math.min(topHz, p.limitHz ?? topHz)) : undefined
     return [
       ['displayScale', shows && p.rpmPerHz !== undefined ? Math.round(p.rpmPerHz * 1000) / 1000 : undefined],
-      ['maximumHz', maximumHz === undefined ? undefined : Math.floor(maximumHz * 10) / 10],
+      ['maximumHz', maximumHz === undefined || p.main ? maximumHz : Math.floor(maximumHz * 10) / 10],
       [
         'decelerationS',
-        typeof setStopS === 'number' && p.stopS !== undefined ? inTenths(Math.max(setStopS, p.stopS)) : undefined,
+        typeof setStopS !== 'number'
+          ? undefined
+          : p.main
+            ? setStopS
+            : p.stopS === undefined
+              ? undefined
+              : inTenths(Math.max(setStopS, p.stopS)),
       ],
     ]
   }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { text } from '../rules/text'
 import { rampMeanings } from '../stages/rampMeanings'
-import { settingNames, settingTable, type SettingId } from '../stages/settingTable'
+import { settingNames, type SettingId } from '../stages/settingTable'
 import { choice, count, keyed, on, quantity, words } from './field'
 import { knobModes } from './controls'
 
@@ -81,16 +81,13 @@ export const busRates = {
 export const busFramings = { '8N1': '8 N 1', '8N2': '8 N 2', '8E1': '8 E 1', '8O1': '8 O 1' } as const
 export const busLosses = { stops: 'Stops and trips', warns: 'Warns and runs on', nothing: 'Nothing' } as const
 
-const hertzField = (id: SettingId, least: number) =>
-  quantity('frequency', settingNames[id], least, 1500, settingTable[id].means)
-const secondsField = (id: SettingId, most = 600) => quantity('time', settingNames[id], 0, most, settingTable[id].means)
-const voltsField = (id: SettingId, least: number) =>
-  quantity('voltage', settingNames[id], least, 725, settingTable[id].means)
-const ampsField = (id: SettingId) => quantity('current', settingNames[id], 0.05, 500, settingTable[id].means)
-const shareField = (id: SettingId, most: number) =>
-  quantity('fraction', settingNames[id], 0, most, settingTable[id].means)
+const hertzField = (id: SettingId, least: number) => quantity('frequency', settingNames[id], least, 1500)
+const secondsField = (id: SettingId, most = 600) => quantity('time', settingNames[id], 0, most)
+const voltsField = (id: SettingId, least: number) => quantity('voltage', settingNames[id], least, 725)
+const ampsField = (id: SettingId) => quantity('current', settingNames[id], 0.05, 500)
+const shareField = (id: SettingId, most: number) => quantity('fraction', settingNames[id], 0, most)
 const choiceField = <const O extends Readonly<Record<string, string>>>(id: SettingId, options: O) =>
-  choice(settingNames[id], options, settingTable[id].means)
+  choice(settingNames[id], options)
 
 /** Settings of any drive under neutral names, each optional; used for what a drive was found to hold and what is chosen otherwise. */
 export const settingFields = {
@@ -98,9 +95,9 @@ export const settingFields = {
   ratedVoltageV: voltsField('ratedVoltageV', 10),
   ratedCurrentA: ampsField('ratedCurrentA'),
   baseFrequencyHz: hertzField('baseFrequencyHz', 5),
-  ratedSpeedRpm: quantity('speed', settingNames.ratedSpeedRpm, 50, 90_000, settingTable.ratedSpeedRpm.means),
-  motorPoles: count(settingNames.motorPoles, 2, 24, settingTable.motorPoles.means),
-  ratedPowerW: quantity('power', settingNames.ratedPowerW, 20, 110_000, settingTable.ratedPowerW.means),
+  ratedSpeedRpm: quantity('speed', settingNames.ratedSpeedRpm, 50, 90_000),
+  motorPoles: count(settingNames.motorPoles, 2, 24),
+  ratedPowerW: quantity('power', settingNames.ratedPowerW, 20, 110_000),
   controlMode: choiceField('controlMode', controlModes),
   loadType: choiceField('loadType', loadTypes),
   minimumHz: hertzField('minimumHz', 0),
@@ -111,12 +108,12 @@ export const settingFields = {
   stopMode: choiceField('stopMode', stopModes),
   quickStopS: secondsField('quickStopS'),
   energySaver: choiceField('energySaver', offOn),
-  boostV: quantity('voltage', settingNames.boostV, 0.1, 725, settingTable.boostV.means),
+  boostV: quantity('voltage', settingNames.boostV, 0.1, 725),
   middleHz: hertzField('middleHz', 0.5),
   middleV: voltsField('middleV', 0.5),
   slipCompensation: choiceField('slipCompensation', offOn),
   modulation: choiceField('modulation', modulations),
-  carrierHz: quantity('frequency', settingNames.carrierHz, 500, 20_000, settingTable.carrierHz.means),
+  carrierHz: quantity('frequency', settingNames.carrierHz, 500, 20_000),
   motorTune: choiceField('motorTune', motorTunes),
   overloadA: ampsField('overloadA'),
   overloadCooling: choiceField('overloadCooling', overloadCoolings),
@@ -127,8 +124,8 @@ export const settingFields = {
   referenceSource: choiceField('referenceSource', referenceSources),
   powerOnMode: choiceField('powerOnMode', powerOnModes),
   knobMode: choiceField('knobMode', knobModes),
-  referenceGain: quantity('fraction', settingNames.referenceGain, 0.05, 5, settingTable.referenceGain.means),
-  referenceOffset: quantity('fraction', settingNames.referenceOffset, -1, 1, settingTable.referenceOffset.means),
+  referenceGain: quantity('fraction', settingNames.referenceGain, 0.05, 5),
+  referenceOffset: quantity('fraction', settingNames.referenceOffset, -1, 1),
   referenceInvert: choiceField('referenceInvert', offOn),
   knobZero: choiceField('knobZero', knobZeros),
   directionLock: choiceField('directionLock', directionLocks),
@@ -150,9 +147,9 @@ export const settingFields = {
   chopperDuty: shareField('chopperDuty', 1),
   dcStartS: secondsField('dcStartS', 60),
   dcStopS: secondsField('dcStopS', 60),
-  dcA: quantity('current', settingNames.dcA, 0, 500, settingTable.dcA.means),
+  dcA: quantity('current', settingNames.dcA, 0, 500),
   skipHz: hertzField('skipHz', 0.5),
-  skipBandHz: quantity('frequency', settingNames.skipBandHz, 0.1, 100, settingTable.skipBandHz.means),
+  skipBandHz: quantity('frequency', settingNames.skipBandHz, 0.1, 100),
   jogHz: hertzField('jogHz', 0),
   jogStopS: secondsField('jogStopS'),
   preset1Hz: hertzField('preset1Hz', 0),
@@ -160,8 +157,8 @@ export const settingFields = {
   preset3Hz: hertzField('preset3Hz', 0),
   preset4Hz: hertzField('preset4Hz', 0),
   displayShows: choiceField('displayShows', displayContents),
-  displayScale: quantity('number', settingNames.displayScale, 0.001, 1000, settingTable.displayScale.means),
-  busAddress: count(settingNames.busAddress, 1, 247, settingTable.busAddress.means),
+  displayScale: quantity('number', settingNames.displayScale, 0.001, 1000),
+  busAddress: count(settingNames.busAddress, 1, 247),
   busRate: choiceField('busRate', busRates),
   busFraming: choiceField('busFraming', busFramings),
   busLossS: secondsField('busLossS', 120),
