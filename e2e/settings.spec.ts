@@ -195,5 +195,15 @@ test.describe('on a phone', () => {
     await card(page).getByRole('button', { name: 'Before' }).click()
     await expect(card(page)).toContainText('line 1 of')
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    // To the end, a line a screen; then a value is read back.
+    for (let left = await toEnter(page); left > 0; left = await toEnter(page)) {
+      await entered.click()
+      await expect.poll(() => toEnter(page)).toBeLessThan(left)
+    }
+    await expect(card(page)).toContainText('Nothing to enter.')
+    const read = page.getByLabel('2.05, read back')
+    await read.fill('33')
+    await read.press('Enter')
+    await expect(card(page)).toContainText('Now 33, read')
   })
 })

@@ -2,7 +2,8 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { hourOf, shareOfHour, trimSlots } from '../src/card/trimSlots'
 import { evaluate } from '../src/evaluate/evaluate'
-import { applyPatch, set } from '../src/plan'
+import { jumperPositions } from '../src/card/jumperPositions'
+import { applyPatch, set, type Patch } from '../src/plan'
 import { demoPlan } from './demoPlans'
 
 const trim = { id: 't', prints: 't', sets: 'most-speed' } as const
@@ -43,4 +44,19 @@ test('each trim of the shaper has its slot, its steps with a meter, and the barr
     evaluate(applyPatch(plan, [set('settings.chosen.maximumHz', 90)])).settings,
   )
   expect(beyond.find(({ trim: t }) => t.sets === 'most-speed')).toMatchObject({ share: 1, beyond: 'most' })
+})
+
+test('jumpers and switches inside are wanted in the position that wall, motor and wiring ask for', () => {
+  const at = (name: string, ...patch: Patch) =>
+    Object.fromEntries(
+      jumperPositions(applyPatch(demoPlan(name), patch)).map(({ jumper, position }) => [jumper.id, position]),
+    )
+  // 240 V at the wall; 3.2 A on the plate: to 4 A.
+  expect(at('bench-shaper')).toEqual({ volts: '230', amps: '2' })
+  expect(at('bench-shaper', set('supply.voltageV', 120))).toMatchObject({ volts: '115' })
+  expect(at('bench-shaper', set('supply.voltageV', 400))).toMatchObject({ volts: undefined })
+  expect(at('turret-mill', set('wiring.logic', 'source'))).toEqual({ logic: 'hi' })
+  expect(at('turret-mill', set('wiring.logic', 'sink'))).toEqual({ logic: 'lo' })
+  expect(at('long-bed-lathe', set('supply.earthing', 'floating'))).toEqual({ emc: 'out', ai: 'V' })
+  expect(at('long-bed-lathe', set('supply.earthing', undefined))).toMatchObject({ emc: undefined })
 })

@@ -36,6 +36,8 @@ export interface CardLine {
   keys?: string
   onlyStopped?: boolean
   onlyUnplugged?: boolean
+  /** Some drives ask it at first power. */
+  atFirstPower?: boolean
   /** To be right before a first spin. */
   first: boolean
   /** Changes with the belt position: it stands on the change-over card too. */

@@ -275,6 +275,7 @@ function finished({ plan, manual, now }: Making, line: CardLine): CardLine {
     ...(keys === undefined ? {} : { keys }),
     ...(code?.onlyStopped === true ? { onlyStopped: true } : {}),
     ...(code?.onlyUnplugged === true ? { onlyUnplugged: true } : {}),
+    ...(code?.atFirstPower === true ? { atFirstPower: true } : {}),
     ...(caution === undefined ? {} : { caution }),
     ...(record === undefined ? {} : { record }),
     ...(record?.answer === 'entered' && record.value !== undefined && record.value !== line.value

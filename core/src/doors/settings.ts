@@ -22,3 +22,4 @@ export { nothingOnRun, type RunCause, type RunQuestion } from '../card/probe/not
 export { deductions, nextTest, PROBE_CAUTION, probeTests, type ProbeTest } from '../card/probe/probe'
 export { listedPatch } from '../card/listedPatch'
 export { positionEntries, type PositionEntry } from '../card/positionEntries'
+export { jumperPositions, type JumperPosition } from '../card/jumperPositions'

@@ -9,6 +9,9 @@ const whenIt =
   (value) =>
     value === is
 
+/** What somebody may have left on in a drive of theirs, that starts it by itself: it is looked for and put off. */
+const secondHand: When = (_, { settings }) => settings.state === 'second-hand'
+
 const screwedOn = ({ survey }: Plan): boolean => survey.spindleNose === 'threaded'
 
 /** Settings whose common default could hurt somebody, or spoil this plan, and when. */
@@ -28,6 +31,9 @@ const hurting: Readonly<Partial<Record<SettingId, When>>> = {
   restart: always,
   tripReset: always,
   loadType: always,
+  runTimer: secondHand,
+  sleepWake: secondHand,
+  jogMemory: secondHand,
   ratedSpeedRpm: (_, plan) => plan.drive.control === 'vector',
   controlMode: whenIt('vector'),
   thermistorInput: whenIt('trips'),

@@ -58,6 +58,7 @@ export function CardEntry({
           <Text said={why} />{' '}
           {from === undefined ? 'What it holds is not known.' : `Now ${from}${fromBy ? `, ${fromWords[fromBy]}` : ''}.`}
           {menu === undefined ? '' : ` Menu: ${menu}.`}
+          {line.atFirstPower === true ? ' It may ask for this at first power.' : ''}
           {line.onlyStopped === true ? ' Only while it stands.' : ''}
           {line.onlyUnplugged === true ? ' Remote station unplugged.' : ''}
           {line.byPosition === true ? ' It changes with the belt: see the change-over card.' : ''}

@@ -4,6 +4,7 @@ import { usePlan } from '../../state/openPlan'
 import { CardSheet } from './CardSheet'
 import { EverySetting } from './EverySetting'
 import { HoldsSheet } from './HoldsSheet'
+import { JumperSheet } from './JumperSheet'
 import { NothingOnRun } from './NothingOnRun'
 import { PlannedSheet } from './PlannedSheet'
 import { ProbeSheet } from './ProbeSheet'
@@ -27,6 +28,7 @@ export default function SettingsStage() {
       <StageHead stage="settings" sections={sections} />
       <PlannedSheet />
       <HoldsSheet />
+      <JumperSheet />
       <TrimSheet />
       <CardSheet />
       <ReadBackTable />

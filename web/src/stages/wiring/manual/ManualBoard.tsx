@@ -1,4 +1,5 @@
 import { displayMoments, jumperChoices, type Manual } from '@zesty/core/manual'
+import { JumperPicture } from '../../../drawings/JumperPicture'
 
 /** What is set by hand on the board, drawn in its position; and what display and lamps say. */
 export function ManualBoard({ manual }: { manual: Manual }) {
@@ -16,7 +17,13 @@ export function ManualBoard({ manual }: { manual: Manual }) {
               {jumper.prints}, {jumperChoices[jumper.chooses].toLowerCase()}
               {jumper.onlyWithoutPower && '; only without power'}
             </figcaption>
-            <JumperPicture jumper={jumper} />
+            <JumperPicture
+              jumper={jumper}
+              position={jumper.comesIn}
+              words={
+                jumper.comesIn === undefined ? 'How it comes is not known' : `It comes in position ${jumper.comesIn}`
+              }
+            />
             <ul>
               {jumper.positions.map(({ prints, means }) => (
                 <li key={prints}>
@@ -55,50 +62,5 @@ export function ManualBoard({ manual }: { manual: Manual }) {
         )}
       </div>
     </details>
-  )
-}
-
-const PIN = 22
-
-/** Pins in a row with a cap over the position it comes in; a switch by its lever. */
-function JumperPicture({ jumper: { kind, positions, comesIn } }: { jumper: Manual['jumpers'][number] }) {
-  const at = positions.findIndex(({ prints }) => prints === comesIn)
-  const pins = kind === 'dip' ? positions.length : positions.length + 1
-  return (
-    <svg
-      role="img"
-      aria-label={comesIn === undefined ? 'How it comes is not known' : `It comes in position ${comesIn}`}
-      width={pins * PIN + 8}
-      height={44}
-      className="my-1 text-ink"
-    >
-      <rect x={1} y={1} width={pins * PIN + 6} height={26} rx={3} fill="none" stroke="currentColor" />
-      {Array.from({ length: pins }, (_, i) => (
-        <circle key={i} cx={4 + PIN * (i + 0.5)} cy={14} r={4} fill="none" stroke="currentColor" />
-      ))}
-      {at >= 0 && (
-        <rect
-          x={kind === 'dip' ? 4 + PIN * at + 3 : 4 + PIN * at + 4}
-          y={6}
-          width={kind === 'dip' ? PIN - 6 : 2 * PIN - 8}
-          height={16}
-          rx={4}
-          fill="currentColor"
-          fillOpacity={0.75}
-        />
-      )}
-      {positions.map(({ prints }, i) => (
-        <text
-          key={prints}
-          x={kind === 'dip' ? 4 + PIN * (i + 0.5) : 4 + PIN * (i + 1)}
-          y={41}
-          textAnchor="middle"
-          fontSize={13}
-          fill="currentColor"
-        >
-          {prints}
-        </text>
-      ))}
-    </svg>
   )
 }
