@@ -19,7 +19,7 @@ export const settingMistakes = (soundManual: () => Manual): Mistake[] => [
     ],
     [],
     'The card is half entered',
-    'Still to be entered before it turns: Motor amps, Base hertz, Motor rpm, Lowest hertz, Highest hertz, Acceleration, Deceleration, On STOP and Speed when RUN is pressed.',
+    'Still to be entered before it turns: Motor amps, Base hertz, Motor rpm, Lowest hertz, Highest hertz, Acceleration, Deceleration, On STOP, RUN comes from, Speed comes from and Speed when RUN is pressed.',
     'Half a card is neither the old settings nor the new: it may start from another place, too fast, or without its overload.',
     '',
   ],

@@ -18,8 +18,9 @@ export {
   type SettingsTable,
 } from '../card/readSettingsList'
 export { hourOf, shareOfHour, trimSlots, type TrimSlot } from '../card/trimSlots'
-export { nothingOnRun, type RunCause, type RunQuestion } from '../card/probe/nothingOnRun'
-export { deductions, nextTest, PROBE_CAUTION, probeTests, type ProbeTest } from '../card/probe/probe'
+export { nothingOnRun } from '../card/probe/nothingOnRun'
+export { deductions } from '../card/probe/deductions'
+export { nextTest, PROBE_CAUTION, probeTests } from '../card/probe/probeTests'
 export { listedPatch } from '../card/listedPatch'
 export { positionEntries, type PositionEntry } from '../card/positionEntries'
 export { jumperPositions, type JumperPosition } from '../card/jumperPositions'

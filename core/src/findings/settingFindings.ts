@@ -1,13 +1,11 @@
 import { numberOf } from '../facts/figure'
 import { boostLimit } from '../motor'
 import { doesNotApply, ended, good, isUnjudged, lacks, need } from './answer'
+import { alike } from '../facts/settings/alike'
 import { noteAsPlanned } from '../facts/settings/noteHeld'
 import { fieldAt, set, setSetting, type SettingId } from '../plan'
 import { amount, printQuantity, message } from '../quantities'
 import { judgement } from './finding'
-
-const differs = (a: number | string, b: number | string): boolean =>
-  typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) > 0.02 * Math.max(Math.abs(a), Math.abs(b)) : a !== b
 
 function printSetting(id: SettingId, value: number | string): string {
   const { dimension, options } = fieldAt(`settings.chosen.${id}`)
@@ -192,7 +190,7 @@ export const settingFindings = [
           l.basis !== 'typical' &&
           l.inDrive !== undefined &&
           l.value !== undefined &&
-          differs(l.inDrive, l.value),
+          !alike(l.inDrive, l.value),
       )
       if (off.length === 0) {
         const read = settings.lines.filter((l) => l.inDrive !== undefined).length

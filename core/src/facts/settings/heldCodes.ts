@@ -12,6 +12,7 @@ import {
   type Value,
 } from '../../manual'
 import type { Plan, SettingId } from '../../plan'
+import { alike } from './alike'
 
 /** How it is known what a code holds. */
 export type HeldBy = 'read' | 'entered' | 'default'
@@ -25,11 +26,6 @@ export interface HeldCodes {
   changed: ReadonlySet<string>
 }
 
-const near = (a: Value | undefined, b: Value | undefined): boolean =>
-  typeof a === 'number' && typeof b === 'number'
-    ? Math.abs(a - b) <= 0.02 * Math.max(Math.abs(a), Math.abs(b))
-    : a === b
-
 /** Whether what somebody noted of a code still is what the plan says that the drive holds. */
 function stands(plan: Plan, code: ManualCode, value: string, of: ShareOf): boolean {
   const { inDrive } = plan.settings
@@ -39,7 +35,7 @@ function stands(plan: Plan, code: ManualCode, value: string, of: ShareOf): boole
   // A share of something else reads otherwise once that is changed: then the note is what it holds.
   if (code.counts?.shareOf !== undefined) return true
   const meant = decode(code, value, of)
-  return meant === undefined || (Object.keys(meant) as SettingId[]).every((id) => near(inDrive[id], meant[id]))
+  return meant === undefined || (Object.keys(meant) as SettingId[]).every((id) => alike(inDrive[id], meant[id]))
 }
 
 /** What entries of others left in codes: the value where the manual tells it. */

@@ -1,5 +1,6 @@
 import { codesFor, emptyManual, encode } from '../../manual'
 import type { Plan } from '../../plan'
+import { alike } from './alike'
 import { couldHurt } from './couldHurt'
 import { heldCodes, holds } from './heldCodes'
 import { rampNumber } from './rampOfDrive'
@@ -27,10 +28,7 @@ export function openSettings(plan: Plan, lines: readonly SettingLine[]): Setting
       const written = counted === undefined ? undefined : encode(code, { [id]: counted }, of, held[code.code])
       return typeof written === 'string' && !holds(manual, held, code.code, written)
     }
-    if (inDrive !== undefined)
-      return typeof inDrive === 'number' && typeof value === 'number'
-        ? Math.abs(inDrive - value) > 0.02 * Math.max(Math.abs(inDrive), Math.abs(value))
-        : inDrive !== value
+    if (inDrive !== undefined) return !alike(inDrive, value)
     return couldHurt(plan, id, value)
   })
 }
