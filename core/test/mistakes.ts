@@ -2375,7 +2375,7 @@ export const mistakes: Mistake[] = [
     [set('survey.spindleNose', 'threaded'), set('survey.noseThreadMm', 57.15), set('settings.inDrive.jogStopS', 1)],
     ['Set the ramp of the jog to 16 s'],
     'The stop is too hard for an unmeasured thread',
-    'In 1.8 s 250 mm four-jaw chuck at 1 085 rpm pulls at its thread with 13.3 N m. Seated by hand it is planned to come loose at 6.29 N m, a planning value.',
+    'In 1 s 250 mm four-jaw chuck at 1 085 rpm pulls at its thread with 23.9 N m. Seated by hand it is planned to come loose at 6.29 N m, a planning value.',
     'The chuck runs on while the spindle stops, unscrews, and comes off turning.',
     'settings.inDrive.jogStopS',
   ],

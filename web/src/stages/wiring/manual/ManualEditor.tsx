@@ -144,7 +144,10 @@ function Row({
         {fields}
       </li>
     )
-  const [first, second] = part.columns.map(({ path }) => at(row, path))
+  const [first = '?', second = ''] = part.columns.map(({ path }) => {
+    const value = at(row, path)
+    return typeof value === 'string' ? value : undefined
+  })
   return (
     <li className="border-t border-rule" aria-label={name}>
       <button
@@ -153,8 +156,8 @@ function Row({
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
-        <b className="font-cond text-[18px]">{String(first ?? '?')}</b>
-        <span className="min-w-0 flex-1 truncate">{String(second ?? '')}</span>
+        <b className="font-cond text-[18px]">{first}</b>
+        <span className="min-w-0 flex-1 truncate">{second}</span>
         <span className="font-semibold text-blue underline underline-offset-4">{open ? 'Fold' : 'Change'}</span>
       </button>
       {open && <div className={`pb-2 ${grid}`}>{fields}</div>}
