@@ -12,7 +12,7 @@ export {
   shareBases,
   trimFunctions,
 } from '../manual/manual'
-export { type Entry, entryOrder, entryReasons, type Wish } from '../manual/entryOrder'
+export { entryOrder, entryReasons } from '../manual/entryOrder'
 export { freeId, jottedInto } from '../manual/jottedInto'
 export { worksheetInto, type WorksheetAnswers, worksheetQuestions } from '../manual/worksheet'
 export { functionNamed, functionWords, readJottings, type Jottings } from '../manual/readJottings'
