@@ -240,7 +240,7 @@ describe('a past day', () => {
     await h.api.get(`/api/conversions/${id}`).expect(200)
     const then = new Date().toISOString()
     await save(id, 1, applyPatch(plan, [set('settings.chosen.stopMode', 'coast')])).expect(200)
-    const at = (moment: string) => h.api.get(`/api/conversions/${id}/revisions/at/${encodeURIComponent(moment)}`)
+    const at = (moment: string) => h.api.get(`/api/conversions/${id}/at/${encodeURIComponent(moment)}`)
     expect((await at(then).expect(200)).body).toMatchObject({ revision: 1, plan: { settings: { chosen: {} } } })
     const now = (await at(new Date(Date.now() + 1000).toISOString()).expect(200)).body
     expect(now.plan.settings.chosen.stopMode).toBe('coast')

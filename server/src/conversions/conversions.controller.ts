@@ -92,7 +92,7 @@ export class ConversionsController {
     return this.revisions.find(idOf(id, 'conversion'), revision)
   }
 
-  @Get('conversions/:id/revisions/at/:moment')
+  @Get('conversions/:id/at/:moment')
   revisionAt(@Param('id') id: string, @Param('moment', new ZodPipe(momentParameterSchema)) moment: Date) {
     return this.revisions.findAt(idOf(id, 'conversion'), moment)
   }

@@ -285,7 +285,7 @@ export const operations: readonly Operation[] = [
   },
   {
     method: 'get',
-    path: '/api/conversions/{id}/revisions/at/{moment}',
+    path: '/api/conversions/{id}/at/{moment}',
     id: 'findRevisionAt',
     tag: 'Conversions',
     summary: 'The conversion as it stood at a moment',

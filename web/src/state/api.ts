@@ -143,8 +143,7 @@ export const api = createApi({
       responseSchema: revisionSchema,
     }),
     revisionAt: b.query({
-      query: ({ id, moment }: { id: string; moment: string }) =>
-        `conversions/${id}/revisions/at/${encodeURIComponent(moment)}`,
+      query: ({ id, moment }: { id: string; moment: string }) => `conversions/${id}/at/${encodeURIComponent(moment)}`,
       responseSchema: revisionSchema,
       keepUnusedDataFor: 0,
     }),
