@@ -215,6 +215,7 @@ describe('what is ticked and read back', () => {
         set('wiring.codesHeld', { '5.05': 'enable' }),
       ],
       [set('settings.chosen.decelerationS', 15)],
+      [set('settings.why', { decelerationS: 'still squeals' })],
     ] as const
     let now = plan
     for (const [i, patch] of steps.entries()) {
@@ -229,6 +230,7 @@ describe('what is ticked and read back', () => {
       ['settings.entered.2.15', 'refused, 12.0, not so', undefined],
       ['wiring.codesHeld.5.05', 'enable', undefined],
       ['settings.chosen.decelerationS', 15, undefined],
+      ['settings.chosen.decelerationS', 15, 'still squeals'],
     ])
   })
 })

@@ -60,6 +60,8 @@ const STATEMENT = `
         is distinct from (s.plan->'checks', s.plan->'settings', s.plan->'wiring'->'codesHeld'),
     lateral (${ticked('c.plan')}) was full join lateral (${ticked('s.plan')}) is_now using (path)
     where was.value is distinct from is_now.value
+      -- Why it was chosen, said after it was: the same value once more, with its reason.
+      or (path like 'settings.chosen.%' and nullif(${why('s')}, ${why('c')}) is not null)
   )
   select shop_id from stepped`
 
