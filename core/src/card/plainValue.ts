@@ -1,5 +1,5 @@
 import type { SettingLine, SettingValue } from '../facts/settings/settingLine'
-import { isRamp } from '../facts/settings/settingsFacts'
+import { isRamp } from '../facts/settings/rampOfDrive'
 import { fieldAt, type SettingId } from '../plan'
 import { amount, message, type Message } from '../quantities'
 

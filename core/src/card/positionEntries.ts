@@ -1,4 +1,4 @@
-import { rampNumber } from '../facts/settings/rampOfDrive'
+import { asDriveCounts } from '../facts/settings/rampOfDrive'
 import { shareOfPlan } from '../facts/settings/shareOf'
 import type { SettingLine } from '../facts/settings/settingLine'
 import { codesFor, encode, type Value } from '../manual'
@@ -56,7 +56,7 @@ export function positionEntries(
   }
   const written = (id: SettingId, value: number, maximumHz: number | undefined): Omit<PositionEntry, 'differs'> => {
     const code = plan.manual && codesFor(plan.manual, id)[0]
-    const counted = id === 'decelerationS' ? rampNumber(plan, value, { baseHz: of.baseHz, maximumHz }) : value
+    const counted = asDriveCounts(plan, id, value, { baseHz: of.baseHz, maximumHz })
     const text = code && counted !== undefined ? encode(code, { [id]: counted }, { ...of, maximumHz }) : undefined
     return {
       id,

@@ -62,16 +62,10 @@ function problemOf(code: ManualCode, written: string | CannotWrite, says: Messag
   const { nearest } = written
   switch (written.why) {
     case 'above-most':
-      return {
-        problem: {
-          says: message`It takes ${nearest ?? ''} at the most.`,
-          ...(nearest === undefined ? {} : { nearest }),
-        },
-      }
     case 'below-least':
       return {
         problem: {
-          says: message`It takes ${nearest ?? ''} at the least.`,
+          says: message`It takes ${nearest ?? ''} at the ${written.why === 'above-most' ? 'most' : 'least'}.`,
           ...(nearest === undefined ? {} : { nearest }),
         },
       }

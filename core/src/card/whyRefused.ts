@@ -7,7 +7,7 @@ import type { CardLine } from './cardLine'
 
 /** One thing that may stand behind a refusal, and what clears it. */
 export interface RefusalReason {
-  why: Refusal['why'] | 'keypad-locked' | 'local'
+  why: Refusal['why'] | 'keypad-locked'
   /** By the manual it must be this; else it may be. */
   certain: boolean
   says: string
@@ -15,7 +15,7 @@ export interface RefusalReason {
 }
 
 /** What must be done so that the drive takes it, by its manual. */
-export function clearedBy(manual: Manual, found: Refusal): string {
+function clearedBy(manual: Manual, found: Refusal): string {
   const named = (code: string): string => {
     const words = codesByName(manual).get(code)?.words
     return words === undefined ? code : `${code}, ${words.toLowerCase()}`

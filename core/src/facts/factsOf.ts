@@ -14,9 +14,7 @@ import { motorFacts } from './motor/motorFacts'
 import { motorPhysics } from './motor/motorPhysics'
 import type { CircuitMemory } from './motor/plateCircuit'
 import { inductionTorque, torqueCurve } from './motor/torqueCurve'
-import { settingIds } from '../plan'
-import { furtherSettings } from './settings/furtherSettings'
-import type { SettingLine } from './settings/settingLine'
+import { everySetting } from './settings/everySetting'
 import { settingsFacts } from './settings/settingsFacts'
 import { jobVerdicts } from './spindle/jobVerdicts'
 import { speedFacts } from './spindle/speedFacts'
@@ -67,12 +65,7 @@ export function factsOf(context: Context, memory?: CircuitMemory, wired?: Wiring
   }
   return {
     ...known,
-    settings: { ...settings, lines: inOrder([...settings.lines, ...furtherSettings(known)]) },
+    settings: { ...settings, lines: everySetting(known) },
     wiring: wiringFacts(context, wired),
   }
 }
-
-const places: ReadonlyMap<string, number> = new Map(settingIds.map((id, i) => [id, i]))
-
-const inOrder = (lines: SettingLine[]): SettingLine[] =>
-  lines.sort((a, b) => (places.get(a.id) ?? 0) - (places.get(b.id) ?? 0))

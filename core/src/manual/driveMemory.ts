@@ -23,18 +23,6 @@ export type Refusal =
   | { why: 'no-such-value'; allowed: string[] }
   | { why: 'range'; least?: number | undefined; most?: number | undefined; wants?: { code: string } }
 
-/** What each refusal is called. */
-export const refusalWords: Readonly<Record<Refusal['why'], string>> = {
-  'no-such-code': 'It has no such code',
-  running: 'Not while it runs',
-  plugged: 'Not while a remote station is plugged in',
-  locked: 'Locked',
-  order: 'Another must be entered first',
-  gate: 'It is there only while another has a certain value',
-  'no-such-value': 'Not one of its values',
-  range: 'Outside what it takes',
-}
-
 const numberAt = (codes: ReadonlyMap<string, ManualCode>, held: Entered, name: string): number | undefined =>
   writtenNumber(codes.get(name), held[name])
 

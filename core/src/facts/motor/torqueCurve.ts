@@ -1,3 +1,4 @@
+import { driveOverload } from '../drive/driveOverload'
 import {
   hertzAtRpm,
   PULL_OUT_MARGIN,
@@ -77,9 +78,6 @@ export interface InductionTorque {
   setVoltageV?: number
 }
 
-/** Amps over the rating that a drive gives for moments, by its class. */
-const overloads = { light: 1.1, normal: 1.5, heavy: 2 } as const
-
 /** What the curve is made from; undefined while the plate, the poles or the hertz are unknown. */
 export function inductionTorque({
   plan,
@@ -117,7 +115,7 @@ export function inductionTorque({
   const [safeRpm, driveA, plateA, noLoadA] = [motor.safeRpm, drive.outputA, motor.plateCurrentA, physics.noLoadA].map(
     numberOf,
   )
-  const overload = plan.drive.overloadClass ? overloads[plan.drive.overloadClass] : tables.planning.driveOverload.value
+  const overload = driveOverload(plan, tables)
   const setVoltageV = numberOf(speeds.setVoltageV)
   return {
     ratedTorqueNm,

@@ -1,11 +1,11 @@
-import { decided, leave, ownChoice } from './derived'
+import { decided, leave } from './derived'
 import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
 
 /** What starts it when nobody pressed RUN, or while it still turns. */
 export const againSettings = {
   fixedStartHz: ({ plan }: FurtherInputs): Derived =>
-    ownChoice(plan, 'startSpeed') === 'fixed'
+    plan.settings.chosen.startSpeed === 'fixed'
       ? leave('Type the hertz that the slowest job can have.')
       : leave('It does not start at a fixed speed.'),
   tripReset: () => decided('waits', 'A trip has a cause; running on by itself finds a hand in the machine.'),

@@ -1,4 +1,4 @@
-import type { Plan, PlanPath, SettingId } from '../../plan'
+import type { PlanPath } from '../../plan'
 import { isKnown, type FigureState } from '../figure'
 import { unknownField } from '../ledger'
 import type { Derived } from './settingLine'
@@ -34,6 +34,3 @@ export const awaits = (path: PlanPath, label: string): Derived => ({
   reason: [`Needs: ${label.toLowerCase()}.`],
   from: [unknownField(path, label)],
 })
-
-/** What the plan, or the drive, holds of a setting beside the card. */
-export const ownChoice = ({ settings }: Plan, id: SettingId): string | number | undefined => settings.chosen[id]

@@ -1,8 +1,7 @@
 import { codesFor } from '../../manual'
 import { set, setSetting, type Patch, type Plan, type SettingId } from '../../plan'
-import { rampNumber, type RampHertz } from './rampOfDrive'
-import type { SettingLine, SettingValue } from './settingLine'
-import { isRamp } from './settingsFacts'
+import { asDriveCounts, type RampHertz } from './rampOfDrive'
+import type { SettingLine } from './settingLine'
 
 /** What was noted of each code, less the codes of some settings: what they hold is told otherwise now. */
 function recordsWithout({ settings: { entered }, manual }: Plan, ids: readonly SettingId[]): Patch {
@@ -12,27 +11,11 @@ function recordsWithout({ settings: { entered }, manual }: Plan, ids: readonly S
   return Object.keys(kept).length === Object.keys(entered).length ? [] : [set('settings.entered', kept)]
 }
 
-/** The drive is said to hold these, told under the product’s own names; ramps in seconds to the highest hertz. */
-export function noteHeld(
-  plan: Plan,
-  values: readonly { id: SettingId; value: SettingValue | undefined }[],
-  hertz: RampHertz,
-): Patch {
-  return [
-    ...values.map(({ id, value }) =>
-      setSetting('inDrive', id, typeof value === 'number' && isRamp(id) ? rampNumber(plan, value, hertz) : value),
-    ),
-    ...recordsWithout(
-      plan,
-      values.map(({ id }) => id),
-    ),
-  ]
-}
-
 /** The drive is said to hold what these lines want. */
-export const noteAsPlanned = (plan: Plan, lines: readonly SettingLine[], hertz: RampHertz): Patch =>
-  noteHeld(
+export const noteAsPlanned = (plan: Plan, lines: readonly SettingLine[], hertz: RampHertz): Patch => [
+  ...lines.map(({ id, value }) => setSetting('inDrive', id, asDriveCounts(plan, id, value, hertz))),
+  ...recordsWithout(
     plan,
-    lines.map(({ id, value }) => ({ id, value })),
-    hertz,
-  )
+    lines.map(({ id }) => id),
+  ),
+]

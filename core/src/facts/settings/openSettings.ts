@@ -3,9 +3,8 @@ import type { Plan } from '../../plan'
 import { alike } from './alike'
 import { couldHurt } from './couldHurt'
 import { heldCodes, holds } from './heldCodes'
-import { rampNumber } from './rampOfDrive'
+import { asDriveCounts } from './rampOfDrive'
 import type { SettingLine } from './settingLine'
-import { isRamp } from './settingsFacts'
 import { shareOfPlan } from './shareOf'
 
 /**
@@ -21,10 +20,7 @@ export function openSettings(plan: Plan, lines: readonly SettingLine[]): Setting
     if (value === undefined) return false
     const [code] = codesFor(manual, id)
     if (code && held[code.code] !== undefined) {
-      const counted =
-        isRamp(id) && typeof value === 'number'
-          ? rampNumber(plan, value, { baseHz: of.baseHz, maximumHz: of.maximumHz })
-          : value
+      const counted = asDriveCounts(plan, id, value, of)
       const written = counted === undefined ? undefined : encode(code, { [id]: counted }, of, held[code.code])
       return typeof written === 'string' && !holds(manual, held, code.code, written)
     }

@@ -1,12 +1,10 @@
 import { amps, message, percent } from '../../quantities'
+import { driveOverload } from '../drive/driveOverload'
 import { wantsGentleRamps } from '../drive/heavyRotor'
 import { isKnown, numberOf } from '../figure'
 import { awaits, decided, leave } from './derived'
 import type { FurtherInputs } from './furtherInputs'
 import type { Derived } from './settingLine'
-
-/** What a drive gives for moments, of its own amps, by its overload class; and where that is not known. */
-const forMoments = { light: 1.1, normal: 1.5, heavy: 2 } as const
 
 /** Current limit over the plate’s amps by what the machine does. Planning values; both schools end at these. */
 const limitShares = { gentle: 1.1, pull: 1.5 } as const
@@ -23,14 +21,14 @@ export const protectionSettings = {
         return decided('blower', 'It is cooled at any speed.')
     }
   },
-  currentLimitA: ({ plan, motor, drive }: FurtherInputs): Derived => {
+  currentLimitA: ({ plan, tables, motor, drive }: FurtherInputs): Derived => {
     const [plateA, outputA] = [numberOf(motor.plateCurrentA), numberOf(drive.outputA)]
     if (plateA === undefined || !isKnown(motor.plateCurrentA))
       return { basis: 'computed', reason: ['Needs: the plate’s amps.'], from: [motor.plateCurrentA] }
     const gentle =
       wantsGentleRamps(plan) || plan.motor.kind === 'high-frequency' || plan.survey.machineKind === 'router'
     const share = gentle ? limitShares.gentle : limitShares.pull
-    const driveA = outputA === undefined ? undefined : outputA * forMoments[plan.drive.overloadClass ?? 'normal']
+    const driveA = outputA === undefined ? undefined : outputA * driveOverload(plan, tables)
     const limit = Math.min(share * plateA, driveA ?? Infinity)
     const byDrive = driveA !== undefined && driveA < share * plateA
     return {

@@ -1,6 +1,12 @@
 import { countedRamps, rampEntry, rampSeconds, type CountedRamp } from '../../drive'
-import type { Plan } from '../../plan'
+import type { Plan, SettingId } from '../../plan'
+import type { SettingValue } from './settingLine'
 import type { RampMeaning } from '../../stages/rampMeanings'
+
+const ramps: ReadonlySet<SettingId> = new Set(['accelerationS', 'decelerationS', 'quickStopS'])
+
+/** Whether the drive has its own way of counting it. */
+export const isRamp = (id: SettingId): boolean => ramps.has(id)
 
 /** What the numbers of this drive’s ramps count: as it was timed, else by its manual; undefined while nobody knows. */
 export const rampMeaningOf = ({ settings, manual }: Plan): RampMeaning | undefined =>
@@ -11,8 +17,8 @@ export const isCounted = (meaning: RampMeaning): meaning is CountedRamp =>
 
 /** The hertz that a ramp’s number may lean on. */
 export interface RampHertz {
-  baseHz: number | undefined
-  maximumHz: number | undefined
+  baseHz?: number | undefined
+  maximumHz?: number | undefined
 }
 
 /** Grades that were timed, lowest first; one time for each. */
@@ -36,7 +42,7 @@ function between(pairs: readonly Pair[], at: number): number | undefined {
  * Seconds between standstill and the highest hertz of a ramp as the drive counts it; the number itself while nobody knows
  * what it counts. Undefined where what it leans on is not known, or no grade near it was timed.
  */
-export function secondsOfRamp(plan: Plan, entered: number, { baseHz, maximumHz }: RampHertz): number | undefined {
+function secondsOfRamp(plan: Plan, entered: number, { baseHz, maximumHz }: RampHertz): number | undefined {
   const meaning = rampMeaningOf(plan)
   if (meaning === undefined || meaning === 'to-maximum' || entered === 0) return entered
   if (meaning === 'grade')
@@ -50,7 +56,7 @@ export function secondsOfRamp(plan: Plan, entered: number, { baseHz, maximumHz }
 }
 
 /** What to enter for seconds between standstill and the highest hertz, by the same. */
-export function rampNumber(plan: Plan, seconds: number, { baseHz, maximumHz }: RampHertz): number | undefined {
+function rampNumber(plan: Plan, seconds: number, { baseHz, maximumHz }: RampHertz): number | undefined {
   const meaning = rampMeaningOf(plan)
   if (meaning === undefined || meaning === 'to-maximum') return seconds
   if (meaning === 'grade')
@@ -64,3 +70,19 @@ export function rampNumber(plan: Plan, seconds: number, { baseHz, maximumHz }: R
   const found = rampEntry.run({ seconds, meaning, baseFrequencyHz: baseHz, maximumHz })
   return found.ok ? found.value.entered : undefined
 }
+
+/** A setting as the drive counts it: ramps by its own number, all else as it is; undefined where that is not known. */
+export const asDriveCounts = (
+  plan: Plan,
+  id: SettingId,
+  value: SettingValue | undefined,
+  hertz: RampHertz,
+): SettingValue | undefined => (typeof value === 'number' && isRamp(id) ? rampNumber(plan, value, hertz) : value)
+
+/** A setting as it was read in the drive: ramps in seconds to the highest hertz, all else as it is. */
+export const asPlanCounts = (
+  plan: Plan,
+  id: SettingId,
+  read: SettingValue | undefined,
+  hertz: RampHertz,
+): SettingValue | undefined => (typeof read === 'number' && isRamp(id) ? secondsOfRamp(plan, read, hertz) : read)

@@ -1,8 +1,9 @@
 import { rampSeconds } from '../../drive'
 import { fieldAt, type Plan, type SettingId } from '../../plan'
 import { messageText } from '../../quantities'
+import { settingNames } from '../../stages/settingTable'
 import { actingSettings, derivations, type ActingSetting, type SettingInputs } from './deriveSettings'
-import { isCounted, rampMeaningOf, secondsOfRamp, type RampHertz } from './rampOfDrive'
+import { asPlanCounts, isCounted, isRamp, rampMeaningOf, type RampHertz } from './rampOfDrive'
 import type { Derived, SettingLine, SettingValue } from './settingLine'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { fluxFacts, type FluxFacts } from '../motor/fluxFacts'
@@ -66,21 +67,15 @@ const numbersOf = (hertz: ActingHertz | undefined): RampHertz => ({
   maximumHz: numberOf(hertz?.maximumHz),
 })
 
-const countsByItself: ReadonlySet<SettingId> = new Set(['accelerationS', 'decelerationS', 'quickStopS'])
-
-/** Whether the drive has its own way of counting it. */
-export const isRamp = (id: SettingId): boolean => countsByItself.has(id)
-
 /** One line of the card: what was chosen or derived, and what was read, ramps in seconds to the highest hertz. */
 export function settingLine(id: SettingId, plan: Plan, derived: Derived, hertz: RampHertz): SettingLine {
   const { chosen, inDrive } = plan.settings
   const own: SettingValue | undefined = chosen[id]
-  const read: SettingValue | undefined = inDrive[id]
-  const held = typeof read === 'number' && isRamp(id) ? secondsOfRamp(plan, read, hertz) : read
+  const held = asPlanCounts(plan, id, inDrive[id], hertz)
   const value = own ?? derived.value
   return {
     id,
-    label: fieldAt(`settings.chosen.${id}`).label,
+    label: settingNames[id],
     basis: own === undefined ? derived.basis : 'given',
     reason: own === undefined ? derived.reason : ['Chosen by you.'],
     missing:

@@ -8,11 +8,12 @@ import {
 } from '@zesty/core/settings'
 import { Check, Undo2, X } from 'lucide-react'
 import { useState, type ReactNode } from 'react'
+import { KeptInput } from '../../parts/KeptInput'
 import { Labelled } from '../../parts/Labelled'
 import { Text } from '../../parts/Text'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
-import { today } from './today'
+import { today } from '../../parts/today'
 
 const fromWords = { read: 'read', entered: 'entered', default: 'as it comes' } as const
 
@@ -164,28 +165,20 @@ export function ReadBackField({
   const change = useChange()
   const { settings } = useEvaluation()
   const held = plan.settings.entered?.[line.code ?? line.key]?.readBack ?? ''
-  const [typed, setTyped] = useState<string>()
-  const keep = () => {
-    const text = typed
-    setTyped(undefined)
-    if (text === undefined || text.trim() === held) return
-    const { patch } = readBackLine(plan, settings, line, text, today())
-    change(`${line.code ?? line.words} read back`, patch)
-  }
+  const keep = (text: string) =>
+    change(`${line.code ?? line.words} read back`, readBackLine(plan, settings, line, text, today()).patch)
   const strange =
     held !== '' && line.settings.length > 0 && line.settings.every((id) => plan.settings.inDrive[id] === undefined)
   const field = (id?: string) => (
     <>
-      <input
+      <KeptInput
         id={id}
         className="field w-32"
         maxLength={40}
         placeholder="not read yet"
         aria-label={bare ? label : undefined}
-        value={typed ?? held}
-        onChange={(e) => setTyped(e.target.value)}
-        onBlur={keep}
-        onKeyDown={(e) => e.key === 'Enter' && keep()}
+        held={held}
+        onKeep={keep}
       />
       {strange && (
         <span role="alert" className="block text-[14px] text-oxide">

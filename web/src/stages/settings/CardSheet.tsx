@@ -6,7 +6,7 @@ import { Text } from '../../parts/Text'
 import { goToField } from '../../state/goToField'
 import { useChange, usePlan } from '../../state/openPlan'
 import { CardAnswers, CardEntry } from './CardEntry'
-import { useCard } from './useCard'
+import { useCard } from '../../parts/useCard'
 
 /** A phone shows one line at a time from the start. */
 const PHONE_PX = 480

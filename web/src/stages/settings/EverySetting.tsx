@@ -9,9 +9,9 @@ import {
   type SettingId,
   type SettingLine,
 } from '@zesty/core'
-import { useState } from 'react'
 import { SelectField } from '../../parts/ChoiceField'
 import { FigureValue } from '../../parts/FigureValue'
+import { KeptInput } from '../../parts/KeptInput'
 import { Labelled } from '../../parts/Labelled'
 import { QuantityField } from '../../parts/QuantityField'
 import { Text } from '../../parts/Text'
@@ -121,29 +121,13 @@ function Line({ line }: { line: SettingLine }) {
 function WhyField({ id }: { id: SettingId }) {
   const plan = usePlan()
   const change = useChange()
-  const held = plan.settings.why?.[id] ?? ''
-  const [typed, setTyped] = useState<string>()
-  const keep = () => {
-    const text = typed?.trim()
-    setTyped(undefined)
-    if (text === undefined || text === held) return
+  const keep = (text: string) =>
     change(`Why: ${settingTable[id].name}`, [
       set('settings.why', withKey(plan.settings.why, id, text === '' ? undefined : text)),
     ])
-  }
   return (
     <Labelled label="Why">
-      {(field) => (
-        <input
-          id={field}
-          className="field"
-          maxLength={200}
-          value={typed ?? held}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={keep}
-          onKeyDown={(e) => e.key === 'Enter' && keep()}
-        />
-      )}
+      {(field) => <KeptInput id={field} maxLength={200} held={plan.settings.why?.[id] ?? ''} onKeep={keep} />}
     </Labelled>
   )
 }

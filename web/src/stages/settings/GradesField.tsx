@@ -66,28 +66,8 @@ export function GradesField() {
         ))}
       </ul>
       <div className="mt-1 flex flex-wrap items-end gap-3">
-        <Labelled label="Grade" className="w-24">
-          {(id) => (
-            <input
-              id={id}
-              className="field"
-              inputMode="decimal"
-              value={grade}
-              onChange={(e) => setGrade(e.target.value)}
-            />
-          )}
-        </Labelled>
-        <Labelled label="Seconds to the highest hertz" className="w-52">
-          {(id) => (
-            <input
-              id={id}
-              className="field"
-              inputMode="decimal"
-              value={seconds}
-              onChange={(e) => setSeconds(e.target.value)}
-            />
-          )}
-        </Labelled>
+        <NumberInput label="Grade" className="w-24" value={grade} onChange={setGrade} />
+        <NumberInput label="Seconds to the highest hertz" className="w-52" value={seconds} onChange={setSeconds} />
         <button type="button" className="btn" onClick={add}>
           <Plus size={18} aria-hidden="true" /> Timed
         </button>
@@ -98,5 +78,25 @@ export function GradesField() {
         </p>
       )}
     </div>
+  )
+}
+
+function NumberInput({
+  label,
+  className,
+  value,
+  onChange,
+}: {
+  label: string
+  className: string
+  value: string
+  onChange: (text: string) => void
+}) {
+  return (
+    <Labelled label={label} className={className}>
+      {(id) => (
+        <input id={id} className="field" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
+      )}
+    </Labelled>
   )
 }

@@ -1,12 +1,13 @@
 import { jumperChoices } from '@zesty/core/manual'
 import { jumperPositions } from '@zesty/core/settings'
+import { useMemo } from 'react'
 import { JumperPicture } from '../../drawings/JumperPicture'
 import { usePlan } from '../../state/openPlan'
 
 /** Jumpers, straps and switches inside: the position that this plan wants, drawn. They are set before anything is typed. */
 export function JumperSheet() {
   const plan = usePlan()
-  const wanted = jumperPositions(plan)
+  const wanted = useMemo(() => jumperPositions(plan), [plan])
   if (wanted.length === 0) return null
   return (
     <section className="sheet mb-3" aria-labelledby="jumpers">

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react'
 import { Labelled } from '../../parts/Labelled'
-import { today } from './today'
+import { today } from '../../parts/today'
 
 const CardOfDay = lazy(() => import('./CardOfDay'))
 

@@ -1,6 +1,7 @@
 import { set, withKey } from '@zesty/core'
 import { deductions, nextTest, PROBE_CAUTION, probeTests } from '@zesty/core/settings'
 import { useState } from 'react'
+import { KeptInput } from '../../parts/KeptInput'
 import { Labelled } from '../../parts/Labelled'
 import { Text } from '../../parts/Text'
 import { useChange, usePlan } from '../../state/openPlan'
@@ -72,10 +73,7 @@ function Note({
   const plan = usePlan()
   const change = useChange()
   const held = plan.settings.probe?.[id] ?? ''
-  const [typed, setTyped] = useState<string>()
   const write = (value: string) => {
-    setTyped(undefined)
-    if (value === held) return
     change(`Tried: ${asks.toLowerCase()}`, [
       set('settings.probe', withKey(plan.settings.probe, id, value === '' ? undefined : value)),
     ])
@@ -93,16 +91,7 @@ function Note({
             ))}
           </select>
         ) : (
-          <input
-            id={field}
-            className="field"
-            inputMode="decimal"
-            maxLength={20}
-            value={typed ?? held}
-            onChange={(e) => setTyped(e.target.value)}
-            onBlur={() => typed !== undefined && write(typed.trim())}
-            onKeyDown={(e) => e.key === 'Enter' && typed !== undefined && write(typed.trim())}
-          />
+          <KeptInput id={field} inputMode="decimal" maxLength={20} held={held} onKeep={write} />
         )
       }
     </Labelled>

@@ -7,7 +7,7 @@ import { usePlan } from '../../state/openPlan'
 import { ReadBackField } from './CardEntry'
 import { PastCard } from './PastCard'
 import { SettingsList } from './SettingsList'
-import { useCard } from './useCard'
+import { useCard } from '../../parts/useCard'
 
 const stateOf = (line: CardLine, standing: boolean): { words: string; tone: string } => {
   if (line.record?.answer === 'refused') return { words: 'refused', tone: 'text-oxide' }

@@ -16,7 +16,7 @@ import { useMemo, useState } from 'react'
 import { FileButton } from '../../parts/FileButton'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
-import { today } from './today'
+import { today } from '../../parts/today'
 
 /** A list of codes with what they hold, pasted or from a file: seen through before anything of it is taken. */
 export function SettingsList() {

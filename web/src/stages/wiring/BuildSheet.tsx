@@ -16,6 +16,7 @@ import { newId } from '../../parts/newId'
 import { Photos } from '../../photos/Photos'
 import { useChange, usePlan } from '../../state/openPlan'
 import { DayField } from '../../parts/DayField'
+import { today } from '../../parts/today'
 import { LooseEnds } from './LooseEnds'
 import { sheetsOnce } from './sheetsOnce'
 import { StepWires } from './StepWires'
@@ -126,7 +127,7 @@ function Step({
   const write = (words: string, more: Partial<StepRecord>) =>
     change(words, answerStep(plan, wiring, step, { ...record, ...more }))
   const answer = (value: NonNullable<StepRecord['answer']>) =>
-    write(`${step.title}: ${value}`, { answer: value, on: new Date().toISOString().slice(0, 10) })
+    write(`${step.title}: ${value}`, { answer: value, on: today() })
   const wires = wiring.wires.filter(({ key }) => step.wires.includes(key))
   const swapped = plan.wiring.changes?.some((c) => c.kind === 'swapped' && c.wire === step.wrong?.swaps?.[0]) === true
   return (

@@ -1,4 +1,4 @@
-import type { SettingId } from '../../plan'
+import { settingIds, type SettingId } from '../../plan'
 import { numberOf } from '../figure'
 import type { FurtherInputs } from './furtherInputs'
 import { againSettings } from './againSettings'
@@ -12,8 +12,9 @@ import { serialSettings } from './serialSettings'
 import { settingLine } from './settingsFacts'
 import type { Derived, SettingLine } from './settingLine'
 
-export type FurtherSetting = Exclude<SettingId, ActingSetting>
+type FurtherSetting = Exclude<SettingId, ActingSetting>
 
+/** The settings on which no figure rests: each follows from the plan and its figures. */
 const further: Readonly<Record<FurtherSetting, (facts: FurtherInputs) => Derived>> = {
   ...pullSettings,
   ...protectionSettings,
@@ -24,10 +25,13 @@ const further: Readonly<Record<FurtherSetting, (facts: FurtherInputs) => Derived
   ...serialSettings,
 }
 
-const furtherIds = Object.keys(further) as FurtherSetting[]
-
-/** The settings on which no figure rests: each follows from the plan and its figures. */
-export function furtherSettings(facts: FurtherInputs): SettingLine[] {
-  const hertz = { baseHz: numberOf(facts.settings.baseFrequencyHz), maximumHz: numberOf(facts.settings.maximumHz) }
-  return furtherIds.map((id) => settingLine(id, facts.plan, further[id](facts), hertz))
+/**
+ * Every setting, in the order of the table: those on which figures rest as they were derived before, the others from all
+ * that is known.
+ */
+export function everySetting(facts: FurtherInputs): SettingLine[] {
+  const { plan, settings } = facts
+  const hertz = { baseHz: numberOf(settings.baseFrequencyHz), maximumHz: numberOf(settings.maximumHz) }
+  const acting = new Map<SettingId, SettingLine>(settings.lines.map((line) => [line.id, line]))
+  return settingIds.map((id) => acting.get(id) ?? settingLine(id, plan, further[id as FurtherSetting](facts), hertz))
 }
