@@ -225,6 +225,29 @@ describe('what became of a line', () => {
     expect(more.every(({ clears }) => clears.length > 10)).toBe(true)
   })
 
+  test('a line that only serves another is refused and taken back as any', () => {
+    const locked = change(plan, [set('settings.chosen.maximumHz', 90)])
+    const key = card(locked).lines.find((l) => l.for === 'unlocks')
+    if (!key) throw new Error('nothing unlocks')
+    const lines = evaluate(locked).settings
+    const refused = change(locked, answerLine(locked, lines, key, { answer: 'refused', on: DAY }))
+    const again = card(refused).lines.find((l) => l.for === 'unlocks')
+    expect(again?.record?.answer).toBe('refused')
+    const back = change(refused, unanswerLine(refused, again ?? key))
+    expect(card(back).lines.find((l) => l.for === 'unlocks')?.record).toBeUndefined()
+  })
+
+  test('a read-back of what a terminal does is held by the wiring, and given up when it is cleared', () => {
+    const unknown = change(plan, [set('settings.state', 'second-hand')])
+    const terminal = card(unknown).lines.find((l) => l.settings.length === 0 && l.for === 'plan')
+    if (!terminal?.code) throw new Error('no terminal is wired')
+    const lines = evaluate(unknown).settings
+    const read = change(unknown, readBackLine(unknown, lines, terminal, terminal.value, DAY).patch)
+    expect(read.wiring.codesHeld).toEqual({ [terminal.code]: terminal.value })
+    const cleared = change(read, readBackLine(read, evaluate(read).settings, line(read, terminal.key), '', DAY).patch)
+    expect(cleared.wiring.codesHeld).toEqual({})
+  })
+
   test('what is read back is kept as typed, and as found where nothing was entered before', () => {
     const second = change(plan, [set('settings.state', 'second-hand')])
     const lines = evaluate(second).settings

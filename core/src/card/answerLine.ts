@@ -12,7 +12,7 @@ import {
   type SettingId,
   withKey,
 } from '../plan'
-import type { CardLine } from './cardLine'
+import { recordKey, type CardLine } from './cardLine'
 import { wantedValues } from './wantedValues'
 
 /** Readings of settings, each where the plan may hold it. */
@@ -69,7 +69,8 @@ export interface LineAnswer {
  */
 export function answerLine(plan: Plan, lines: readonly SettingLine[], line: CardLine, given: LineAnswer): Patch {
   const { answer, said, on } = given
-  const old = plan.settings.entered?.[line.key]
+  const key = recordKey(line)
+  const old = plan.settings.entered?.[key]
   const record: EntryRecord = {
     ...(answer === undefined ? {} : { answer }),
     value: line.value.slice(0, 40),
@@ -77,15 +78,14 @@ export function answerLine(plan: Plan, lines: readonly SettingLine[], line: Card
     ...(said === undefined || said === '' ? {} : { said }),
     ...(answer !== 'entered' && old?.readBack !== undefined ? { readBack: old.readBack } : {}),
   }
-  if (answer !== 'entered') return [set('settings.entered', { ...plan.settings.entered, [line.key]: record })]
+  if (answer !== 'entered') return [set('settings.entered', { ...plan.settings.entered, [key]: record })]
   const of = shareOfPlan(plan, lines)
   const behind = changedBehind(plan, codeOf(plan, line), of)
   const kept = Object.entries(plan.settings.entered ?? {}).filter(([key]) => !behind.codes.includes(key))
-  // What only serves others for a moment is no record of what it holds at the end.
   const code = codeOf(plan, line)
   const decides = code !== undefined && settingsOf(code).length === 0
   return [
-    set('settings.entered', { ...Object.fromEntries(kept), [line.code ?? line.key]: record }),
+    set('settings.entered', { ...Object.fromEntries(kept), [key]: record }),
     ...inDrive(behind.values),
     ...inDrive(meantBy(plan, lines, line, line.value, of) ?? {}),
     ...(decides && line.code !== undefined
@@ -94,9 +94,13 @@ export function answerLine(plan: Plan, lines: readonly SettingLine[], line: Card
   ]
 }
 
+/** A code that decides no setting, such as what a terminal does, is no longer known to hold anything. */
+const noLongerHeld = ({ wiring: { codesHeld } }: Plan, key: string): Patch =>
+  codesHeld?.[key] === undefined ? [] : [set('wiring.codesHeld', withKey(codesHeld, key, undefined))]
+
 /** The line as if nothing had been said of it, with what was noted of the drive through it. */
 export function unanswerLine(plan: Plan, line: CardLine): Patch {
-  const key = line.code ?? line.key
+  const key = recordKey(line)
   const { entered } = plan.settings
   const rest = withKey(entered, key, undefined)
   if (entered?.[key]?.answer !== 'entered') return [set('settings.entered', rest)]
@@ -105,14 +109,12 @@ export function unanswerLine(plan: Plan, line: CardLine): Patch {
   return [
     set('settings.entered', rest),
     ...inDrive(Object.fromEntries(ids.map((id) => [id, undefined]))),
-    ...(plan.wiring.codesHeld?.[key] === undefined
-      ? []
-      : [set('wiring.codesHeld', withKey(plan.wiring.codesHeld, key, undefined))]),
+    ...noLongerHeld(plan, key),
   ]
 }
 
 /** Whether somebody reads what it held before anybody entered anything. */
-const isBefore = ({ settings }: Plan, key: string): boolean =>
+export const isBefore = ({ settings }: Plan, key: string): boolean =>
   settings.state !== 'entered' &&
   settings.state !== 'reset' &&
   settings.asFound?.[key] === undefined &&
@@ -136,7 +138,7 @@ export function readBackLine(
   on: string,
 ): ReadBack {
   const value = typed.trim().slice(0, 40)
-  const key = line.code ?? line.key
+  const key = recordKey(line)
   const { readBack, ...old } = plan.settings.entered?.[key] ?? {}
   const code = codeOf(plan, line)
   const ids = code ? settingsOf(code) : line.settings
@@ -145,6 +147,7 @@ export function readBackLine(
       patch: [
         set('settings.entered', withKey(plan.settings.entered, key, Object.keys(old).length > 0 ? old : undefined)),
         ...(readBack === undefined ? [] : inDrive(Object.fromEntries(ids.map((id) => [id, undefined])))),
+        ...(readBack === undefined ? [] : noLongerHeld(plan, key)),
       ],
       understood: true,
     }

@@ -51,6 +51,9 @@ export interface CardLine {
   problem?: Problem
 }
 
+/** Under what is noted of a line: its code; a line that only serves another is noted of its code too. */
+export const recordKey = ({ code, key }: Pick<CardLine, 'code' | 'key'>): string => code ?? key
+
 /** A setting that this card does not touch, and why. */
 export interface LeftAlone {
   id: SettingId

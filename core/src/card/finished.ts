@@ -1,5 +1,5 @@
-import { codesByName, type Manual } from '../manual'
-import type { CardLine } from './cardLine'
+import { codesByName, settingsOf, type Manual } from '../manual'
+import { recordKey, type CardLine } from './cardLine'
 import { cautionFor } from './cautionFor'
 import type { Making } from './making'
 
@@ -8,8 +8,9 @@ export function finished({ plan, manual, now }: Making, line: CardLine): CardLin
   const code = line.code === undefined ? undefined : codesByName(manual).get(line.code)
   const held = line.code === undefined ? undefined : now.held[line.code]
   const by = line.code === undefined ? undefined : now.by[line.code]
-  const record = plan.settings.entered?.[line.key]
-  const caution = cautionFor(line.settings)
+  const record = plan.settings.entered?.[recordKey(line)]
+  // A line that only serves another decides as much as one that the plan wants.
+  const caution = cautionFor(code ? settingsOf(code) : line.settings)
   const keys = code?.keys ?? keysFor(manual, line)
   return {
     ...line,

@@ -2,6 +2,7 @@ import { shareOfPlan } from '../facts/settings/shareOf'
 import type { SettingLine } from '../facts/settings/settingLine'
 import { codesByName, decode, settingsOf } from '../manual'
 import { fieldAt, set, setSetting, type Patch, type Plan, type SettingId } from '../plan'
+import { isBefore } from './answerLine'
 import type { ListedMeaning } from './readSettingsList'
 
 /**
@@ -19,7 +20,6 @@ export function listedPatch(
   const { manual, settings, wiring } = plan
   if (manual === undefined) return []
   const of = shareOfPlan(plan, lines)
-  const before = settings.state !== 'entered' && settings.state !== 'reset'
   const entered = { ...settings.entered }
   const asFound = { ...settings.asFound }
   const held: Partial<Record<SettingId, string | number>> = {}
@@ -27,9 +27,8 @@ export function listedPatch(
   for (const { code: name, listed: one } of listed) {
     const code = name === undefined ? undefined : codesByName(manual).get(name)
     if (!code || one.value === undefined) continue
-    const { answer } = entered[code.code] ?? {}
     entered[code.code] = { ...entered[code.code], readBack: one.value, on }
-    if (before && answer !== 'entered' && asFound[code.code] === undefined) asFound[code.code] = one.value
+    if (isBefore(plan, code.code)) asFound[code.code] ??= one.value
     if (settingsOf(code).length === 0) {
       if (code.terminal !== undefined || code.macro === true) codesHeld[code.code] = one.value
       continue
@@ -38,7 +37,7 @@ export function listedPatch(
   }
   return [
     set('settings.entered', entered),
-    ...(before ? [set('settings.asFound', asFound)] : []),
+    ...(Object.keys(asFound).length > 0 ? [set('settings.asFound', asFound)] : []),
     ...(Object.entries(held) as [SettingId, string | number][]).flatMap(([id, value]) =>
       fieldAt(`settings.inDrive.${id}`).accepts(value) ? [setSetting('inDrive', id, value)] : [],
     ),

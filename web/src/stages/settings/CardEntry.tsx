@@ -1,5 +1,6 @@
 import {
   answerLine,
+  recordKey,
   readBackLine,
   unanswerLine,
   whyRefused,
@@ -164,7 +165,7 @@ export function ReadBackField({
   const plan = usePlan()
   const change = useChange()
   const { settings } = useEvaluation()
-  const held = plan.settings.entered?.[line.code ?? line.key]?.readBack ?? ''
+  const held = plan.settings.entered?.[recordKey(line)]?.readBack ?? ''
   const keep = (text: string) =>
     change(`${line.code ?? line.words} read back`, readBackLine(plan, settings, line, text, today()).patch)
   const strange =

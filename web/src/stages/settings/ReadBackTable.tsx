@@ -1,4 +1,4 @@
-import { settingsCsv, type CardLine } from '@zesty/core/settings'
+import { recordKey, settingsCsv, type CardLine } from '@zesty/core/settings'
 import { Download } from 'lucide-react'
 import { EntryHistory } from '../../parts/EntryHistory'
 import { saveFile } from '../../parts/saveFile'
@@ -24,14 +24,14 @@ export function ReadBackTable() {
     ...lines.map((line) => ({ line, ...stateOf(line, false) })),
     ...standing.map((line) => ({ line, ...stateOf(line, true) })),
   ].filter(({ line }) => line.for === 'plan')
-  const found = (line: CardLine): string => plan.settings.asFound?.[line.code ?? line.key] ?? ''
+  const found = (line: CardLine): string => plan.settings.asFound?.[recordKey(line)] ?? ''
   const csv = () =>
     saveFile(
       `${plan.name}, settings.csv`,
       'text/csv',
       settingsCsv(
         rows.map(({ line }) => ({
-          code: line.code ?? line.key,
+          code: recordKey(line),
           words: line.words,
           value: line.value,
           held: line.from ?? '',
