@@ -7,6 +7,19 @@ function withoutRamps({ rampMeans, ...manual }: Manual): Manual {
   return rampMeans === undefined ? manual : { ...manual }
 }
 
+/** The manual of a drive that a controller commands over a serial pair. */
+function withBus(manual: Manual): Manual {
+  const pair = (['bus-line-a', 'bus-line-b'] as const).map((does, i) => ({
+    id: does,
+    prints: `bus ${String(i + 1)}`,
+    group: 'control' as const,
+    does,
+    wires: 2 as const,
+    basis: 'printed' as const,
+  }))
+  return { ...manual, terminals: [...manual.terminals, ...pair] }
+}
+
 /** What a drive may hold that it should not, each on the sound plan. */
 export const settingMistakes = (soundManual: () => Manual): Mistake[] => [
   [
@@ -76,7 +89,12 @@ export const settingMistakes = (soundManual: () => Manual): Mistake[] => [
   [
     'settings.silence/runs-on',
     'stop',
-    [set('controls.runBy', 'cnc'), set('controls.reference', 'serial'), set('settings.inDrive.busLossDoes', 'warns')],
+    [
+      set('manual', withBus(soundManual())),
+      set('controls.runBy', 'cnc'),
+      set('controls.reference', 'serial'),
+      set('settings.inDrive.busLossDoes', 'warns'),
+    ],
     ['Stop after 1 s'],
     'It runs on when the bus falls silent',
     'It is set to run on.',
@@ -87,6 +105,7 @@ export const settingMistakes = (soundManual: () => Manual): Mistake[] => [
     'settings.silence/late',
     'stop',
     [
+      set('manual', withBus(soundManual())),
       set('controls.runBy', 'cnc'),
       set('controls.reference', 'serial'),
       set('settings.inDrive.busLossDoes', 'stops'),
