@@ -54,6 +54,7 @@ export const arbitraryPlan: fc.Arbitrary<Plan> = arbitraryOf(planSchema).map((do
     plan.wiring.changes ?? [],
     plan.wiring.asFound ?? [],
     plan.wiring.looseEnds ?? [],
+    plan.dial.rings ?? [],
   ])
     list.forEach((item, i) => (item.id = `i${i}`))
   const known = (id: string | undefined) => plan.survey.positions.some((p) => p.id === id)

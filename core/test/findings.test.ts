@@ -48,8 +48,17 @@ describe('each mistake is found', () => {
     }
   })
   test('there is one for every judgement there is', () => {
-    // What is judged of readings has its mistakes in the tests of measurements.
-    const named = [...mistakes.map(([id]) => id), 'measured.disagree', 'measured.amps']
+    // What is judged of readings has its mistakes in the tests of measurements and of the run-in.
+    const named = [
+      ...mistakes.map(([id]) => id),
+      'measured.disagree',
+      'measured.amps',
+      'run-in.amps',
+      'run-in.warmth',
+      'run-in.times',
+      'run-in.speed',
+      'dial.reads',
+    ]
     const never = judgements.filter((j) => !named.some((id) => id === j.id || id.startsWith(`${j.id}/`)))
     expect(never.map((j) => j.id)).toEqual([])
   })

@@ -51,7 +51,7 @@ describe('every question', () => {
 })
 
 const whole =
-  /^(manual|wiring\.(steps|numbers|parts|places|codesHeld)|settings\.(entered|asFound|why|probe|trims)|asTyped)$/
+  /^(manual|wiring\.(steps|numbers|parts|places|codesHeld)|settings\.(entered|asFound|why|probe|trims)|runIn\.(seen|passed|witness|tries)|asTyped)$/
 
 /** Every single thing that was typed, by its path; a thing that is all of an item of a list is not taken from it. */
 function typedPaths(value: unknown, at = ''): string[] {

@@ -11,6 +11,7 @@ import {
 } from '../src/plan'
 import type { Manual, TerminalFunction } from '../src/manual'
 import { demoPlan } from './demoPlans'
+import { runInMistakes } from './runInMistakes'
 import { settingMistakes } from './settingMistakes'
 import { shippedManual } from './shippedManuals'
 
@@ -2589,4 +2590,5 @@ export const mistakes: Mistake[] = [
     'survey.positions.1.knownSpindleRpm',
   ],
   ...settingMistakes(soundManual),
+  ...runInMistakes,
 ]

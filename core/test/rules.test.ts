@@ -27,6 +27,65 @@ describe('worked examples', () => {
       5,
     ],
     ['motor.rated-torque', { powerW: 1500, speedRpm: 1420 }, { torqueNm: 10.087 }, 3],
+    // The operating point of the same circuit at slip 0.05, asked for by its torque.
+    [
+      'motor.load-current',
+      { circuit, voltageV: 230, frequencyHz: 50, torqueNm: 10.87 },
+      { currentA: 5.912, slip: 0.05, speedRpm: 1425 },
+      2,
+    ],
+    [
+      'motor.temperature-rise',
+      { fullRiseK: 45, currentA: 6, ratedCurrentA: 6, minutes: 30, timeConstantMin: 30 },
+      { riseK: 28.4454, endK: 45 },
+      4,
+    ],
+    [
+      'motor.temperature-rise',
+      { fullRiseK: 45, currentA: 3, ratedCurrentA: 6, coolingFraction: 0.5, minutes: 0, timeConstantMin: 30 },
+      { riseK: 0, endK: 45 },
+      9,
+    ],
+    [
+      'drivetrain.stop-by-torque',
+      { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 1.2 },
+      { seconds: 36.65, turns: 366.5 },
+      1,
+    ],
+    ['belt.hum', { massKgPerM: 0.105, spanMm: 400, hertz: 60 }, { tensionN: 241.92 }, 6],
+    ['belt.hum-wanted', { massKgPerM: 0.105, spanMm: 400, tensionN: 241.92 }, { hertz: 60 }, 6],
+    // (0.012 + 0.024) / (10.5e-6 x 24) = 142.86
+    [
+      'fit.shrink-heat',
+      { boreMm: 24, interferenceMm: 0.012, material: 'iron' },
+      { temperatureC: 162.857, hottestC: 250 },
+      3,
+    ],
+    // (0.02 + 0.02) / (23e-6 x 18) = 96.6
+    [
+      'fit.shrink-heat',
+      { boreMm: 18, interferenceMm: 0.02, material: 'aluminium' },
+      { temperatureC: 116.618, hottestC: 180 },
+      3,
+    ],
+    [
+      'fit.press',
+      { boreMm: 24, hubMm: 48, lengthMm: 30, interferenceMm: 0.012, material: 'iron' },
+      { pressureNPerMm2: 24.0876, forceN: 6538.2, torqueNm: 78.46 },
+      1,
+    ],
+    // Twelve readings, two of them wrong: neither moves the line.
+    [
+      'calibration.dial',
+      {
+        readings: [0, 1, 2, 3, 4, 5, 6, 7, 8, 9].map((dial) => ({
+          dial,
+          rpm: dial === 3 ? 900 : dial === 7 ? 100 : 60 + 80 * dial,
+        })),
+      },
+      { straight: true, slope: 80, intercept: 60, maxErrorRpm: 0 },
+      6,
+    ],
     [
       'motor.full-load-current',
       { powerW: 1500, voltageV: 230, efficiency: 0.79, powerFactor: 0.8 },

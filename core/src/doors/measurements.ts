@@ -1,6 +1,6 @@
 // What is read off a machine: typed, pasted, as CSV, and what it comes to.
 export { fitMeasurements } from '../measurements/fitMeasurements'
-export { type Measured, nothingMeasured } from '../measurements/measured'
+export { type Measured, type MeasuredDial, type MeasuredStop, nothingMeasured } from '../measurements/measured'
 export {
   type FitReading,
   leads,
@@ -15,3 +15,4 @@ export { ofMachine } from '../measurements/ofMachine'
 export { readingsCsv } from '../measurements/readingsCsv'
 export { readReadings, type ReadingsRead } from '../measurements/readReadings'
 export { withMeasured } from '../measurements/withMeasured'
+export { isOfRunIn, ofRunIn, takenKey } from '../measurements/runInReadings'

@@ -486,4 +486,74 @@ export const drivetrainRuleWords = {
     output: { lengthMm: 'mm, pitch length of the stock belt' },
     example: { lengthMm: 1328, lengthsMm: [1250, 1320, 1400], largeMm: 224, smallMm: 90 },
   },
+  'drivetrain.stop-by-torque': {
+    title: 'Seconds and turns to standstill',
+    formula: 't = J w / T;  turns = n t / 120',
+    citation: 'Mechanics of rotation, the torque the same at every speed',
+    input: {
+      inertiaKgM2: 'kg m2, of all that turns, at one shaft',
+      speedRpm: 'rpm, of that shaft',
+      torqueNm: 'N m, that holds against it at that shaft',
+    },
+    output: { seconds: 's, to standstill', turns: 'turns of that shaft until it stands' },
+    example: { inertiaKgM2: 0.35, speedRpm: 1200, torqueNm: 1.2 },
+  },
+  'belt.hum': {
+    title: 'Belt tension by the hum of its span',
+    formula: 'T = 4 m s^2 f^2',
+    citation: 'Lowest note of a stretched string (Mersenne); one belt, plucked dead and locked',
+    input: {
+      massKgPerM: 'kg/m, of one belt',
+      spanMm: 'mm, free length between the pulleys',
+      hertz: 'Hz, of the hum',
+    },
+    output: { tensionN: 'N, in the span at rest' },
+    example: { massKgPerM: 0.105, spanMm: 400, hertz: 60 },
+  },
+  'belt.hum-wanted': {
+    title: 'Hum of a span at a tension',
+    formula: 'f = sqrt(T / m) / (2 s)',
+    citation: 'Lowest note of a stretched string (Mersenne); one belt',
+    input: {
+      massKgPerM: 'kg/m, of one belt',
+      spanMm: 'mm, free length between the pulleys',
+      tensionN: 'N, wanted at rest',
+    },
+    output: { hertz: 'Hz, of the hum' },
+    example: { massKgPerM: 0.105, spanMm: 400, tensionN: 240 },
+  },
+  'fit.shrink-heat': {
+    title: 'How hot a pulley must be to slide on',
+    formula: 'T = room + (i + max(0.02, d/1000)) / (alpha d), at most 250 °C, aluminium 180, a sealed bearing 110',
+    citation:
+      'Thermal expansion; alpha steel 11.5, iron 10.5, aluminium 23 x 10^-6 / K; in grey iron i at most d / 2000',
+    input: {
+      boreMm: 'mm, d, of the bore',
+      interferenceMm: 'mm, i, by which the shaft is larger',
+      material: 'of the pulley',
+      roomC: '°C, of the shaft',
+      sealedBearing: 'true where it is a sealed bearing that is heated',
+    },
+    output: { temperatureC: '°C, of the pulley', hottestC: '°C, the most that it may have' },
+    example: { boreMm: 24, interferenceMm: 0.012, material: 'iron' },
+  },
+  'fit.press': {
+    title: 'Press force of a fit, and the torque it holds',
+    formula:
+      'p = i / (d ((k + nu_h) / E_h + (1 - nu_s) / E_s)), k = (D^2 + d^2) / (D^2 - d^2);  F = 0.12 p pi d L;  T = F d / 2',
+    citation: 'Thick-walled ring on a solid shaft (Lamé), as in DIN 7190-1; friction 0.12 is a planning value',
+    input: {
+      boreMm: 'mm, d, of the fit',
+      hubMm: 'mm, D, outside of the hub',
+      lengthMm: 'mm, L, of the fit',
+      interferenceMm: 'mm, i, by which the shaft is larger',
+      material: 'of the hub; the shaft is steel',
+    },
+    output: {
+      pressureNPerMm2: 'N/mm2, between hub and shaft',
+      forceN: 'N, at the end of the stroke',
+      torqueNm: 'N m, that slips it',
+    },
+    example: { boreMm: 24, hubMm: 48, lengthMm: 30, interferenceMm: 0.012, material: 'iron' },
+  },
 } as const satisfies Readonly<Record<string, RuleWording>>

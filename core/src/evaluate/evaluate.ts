@@ -1,9 +1,8 @@
 import { shippedTables, type PlanningTables } from '../data/planningValues'
 import { sizeUpReasons } from '../facts/drive/sizing'
-import { factsOf } from '../facts/factsOf'
+import { factsFor } from '../facts/factsFor'
 import type { Blocked, Figure } from '../facts/figure'
 import type { FigureId } from '../facts/figureId'
-import { Ledger } from '../facts/ledger'
 import { circuitMemory, type CircuitMemory } from '../facts/motor/plateCircuit'
 import { wiringMemory, type WiringMemory } from '../facts/wiring/wiringFacts'
 import { relinkingPlan, type RelinkingPlan } from '../facts/motor/relinkingPlan'
@@ -13,8 +12,7 @@ import { spindleLimits } from '../facts/spindle/spindleLimits'
 import type { Finding, JudgedLine } from '../findings/finding'
 import { judge } from '../findings/judge'
 import { nothingMeasured, type Measured } from '../measurements/measured'
-import { withMeasured } from '../measurements/withMeasured'
-import { asJudged, type Connection, type Plan } from '../plan'
+import type { Connection, Plan } from '../plan'
 import type { Milestone } from '../stages/milestones'
 import { agenda, type NextStep } from './agenda'
 import { chain, type ChainLink } from './chain'
@@ -76,9 +74,7 @@ export function evaluate(
   measured: Measured = nothingMeasured,
   memory?: EvaluationMemory,
 ): Evaluation {
-  const { plan, fields } = withMeasured(asJudged(typed), measured)
-  const ledger = new Ledger(plan, fields)
-  const facts = factsOf({ plan, tables, ledger, measured }, memory?.circuit, memory?.wiring)
+  const { plan, ledger, facts } = factsFor(typed, measured, tables, memory)
   const comesNext = nextMilestone(facts)
   const { lines, findings } = judge(facts, comesNext)
   const relinking = relinkingPlan(facts)
@@ -89,7 +85,7 @@ export function evaluate(
     blocked: ledger.blocked,
     missing,
     chain: chain(facts, findings, lines),
-    stages: stageStates(missing, findings),
+    stages: stageStates(plan, missing, findings),
     agenda: agenda(plan, steps, missing, lines, findings, comesNext),
     firstSteps: steps,
     findings,

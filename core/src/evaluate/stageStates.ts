@@ -77,14 +77,18 @@ export function missingFields(
   }))
 }
 
-export function stageStates(missing: readonly Missing[], findings: readonly Finding[]): StageLine[] {
+/** Fields of a stage that nobody is asked for, and that say that it is through. */
+const opensOf = (id: StageId): readonly PlanPath[] => stages[id].opens
+
+export function stageStates(plan: Plan, missing: readonly Missing[], findings: readonly Finding[]): StageLine[] {
   const unknown = new Set(missing.map((m) => m.path))
   return stageIds.map((id) => {
     const lacking = essentialsOf(id).filter((path) => unknown.has(path)).length
     const here = findings.filter((f) => f.stage === id && f.due)
     const stops = here.filter((f) => f.severity === 'stop').length
     const watches = here.filter((f) => f.severity === 'watch').length
-    const state: StageState = stops > 0 || (lacking === 0 && watches > 0) ? 'attention' : lacking > 0 ? 'open' : 'done'
+    const isOpen = lacking > 0 || opensOf(id).some((path) => isMissing(plan, path))
+    const state: StageState = stops > 0 || (!isOpen && watches > 0) ? 'attention' : isOpen ? 'open' : 'done'
     return { id, name: stages[id].name, state, missing: lacking, stops, watches }
   })
 }

@@ -18,6 +18,7 @@ import { jobFindings } from './jobFindings'
 import { knownSpeedFindings } from './knownSpeedFindings'
 import { pulleyFindings } from './pulleyFindings'
 import { rotationFindings } from './rotationFindings'
+import { runInFindings } from './runInFindings'
 import { runUpFindings } from './runUpFindings'
 import { settingFindings } from './settingFindings'
 import { turningFindings } from './turningFindings'
@@ -62,6 +63,7 @@ export const judgements = [
   ...settingFindings,
   ...cardFindings,
   ...measuredFindings,
+  ...runInFindings,
 ]
 
 /** What a judgement is called. */

@@ -1,15 +1,19 @@
+import { fitDial } from './fitDial'
 import {
+  MOST_TAKEN,
   MOST_TOLD,
   nothingMeasured,
   type Disagreement,
   type Measured,
   type MeasuredCoast,
   type MeasuredPosition,
+  type MeasuredStop,
   type Sample,
   type Series,
 } from './measured'
 import { WINDING_TO_FRAME, type FitReading } from './measurement'
 import { median, robust } from './robust'
+import { isOfRunIn, takenKey } from './runInReadings'
 
 /** Two readings of one thing that differ by more than this share do not agree. */
 const AGREE = 0.05
@@ -28,10 +32,19 @@ export function fitMeasurements(all: readonly FitReading[]): Measured {
   if (all.length === 0) return nothingMeasured
   const byPosition = new Map<string, FitReading[]>()
   const of = new Map<FitReading['kind'], FitReading[]>()
+  const taken: NonNullable<Measured['taken']> = {}
+  let things = 0
   for (const one of all) {
+    if (isOfRunIn(one)) {
+      const key = takenKey(one)
+      // In the order in which they were taken: the last counts.
+      if (key in taken || (things += 1) <= MOST_TAKEN) taken[key] = { value: one.value, id: one.id }
+      if (ofWorkAlone.has(one.kind)) continue
+    }
     push(byPosition, one.positionId ?? '', one)
     push(of, one.kind, one)
   }
+  const stops = fitStops(of.get('emergency-stop') ?? [], of.get('stop-turns') ?? [])
   const disagreements: Disagreement[] = []
   const positions: Record<string, MeasuredPosition> = {}
   for (const [id, readings] of byPosition)
@@ -52,7 +65,35 @@ export function fitMeasurements(all: readonly FitReading[]): Measured {
     runUpS: robust(whole('run-up'), AGREE_BY_HAND),
     amps: Object.fromEntries(Object.entries(amps).map(([lead, values]) => [lead, median(values)])),
     disagreements: disagreements.slice(0, MOST_TOLD),
+    ...(things > 0 ? { taken } : {}),
+    ...(stops.length > 0 ? { stops } : {}),
   }
+}
+
+/** Kinds that tell of the machine as it works, and of a stage of the run-in something else. */
+const ofWorkAlone: ReadonlySet<FitReading['kind']> = new Set(['amps', 'coast', 'run-up', 'run-down'])
+
+/** Stops from speeds this near to each other are of one speed. */
+const stopKey = ({ of, positionId, fromRpm }: FitReading): string =>
+  `${of ?? ''}|${positionId ?? ''}|${Math.round((fromRpm ?? 0) / 10)}`
+
+/** The newest stop of each thing from each speed, with its turns where they were counted. */
+function fitStops(timed: readonly FitReading[], counted: readonly FitReading[]): MeasuredStop[] {
+  const turns = new Map(counted.map((one) => [stopKey(one), one.value]))
+  const newest = new Map<string, MeasuredStop>()
+  for (const one of timed) {
+    if (one.fromRpm === undefined) continue
+    const counts = turns.get(stopKey(one))
+    newest.set(stopKey(one), {
+      of: one.of ?? '',
+      ...(one.positionId === undefined ? {} : { positionId: one.positionId }),
+      fromRpm: one.fromRpm,
+      seconds: one.value,
+      ...(counts === undefined ? {} : { turns: counts }),
+      id: one.id,
+    })
+  }
+  return [...newest.values()].slice(0, MOST_TAKEN)
 }
 
 function push<K>(map: Map<K, FitReading[]>, key: K, one: FitReading): void {
@@ -76,6 +117,7 @@ function fitPosition(
   // A reading with both says the ratio by the rpm, without the motor's slip in it.
   const perTurn = by('spindle-speed', 'motorRpm')
   const perHertz = by('spindle-speed', 'hz')
+  const dial = fitDial(readings)
   return {
     perTurn: agreeing(perTurn, 'per-turn', positionId, AGREE, disagreements),
     perHertz: agreeing(perHertz, 'per-hertz', positionId, AGREE, perTurn.length > 0 ? [] : disagreements),
@@ -85,6 +127,7 @@ function fitPosition(
       positionId,
       disagreements,
     ),
+    ...(dial ? { dial } : {}),
   }
 }
 

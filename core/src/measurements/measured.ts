@@ -37,6 +37,30 @@ const coastSchema = z.strictObject({
   slower: z.strictObject({ fromRpm: z.number(), seconds: z.number() }).optional(),
 })
 
+/** What the marks of the speed dial come to on one position. */
+const dialSchema = z.strictObject({
+  count: z.number().int().min(1),
+  straight: z.boolean(),
+  slope: z.number(),
+  intercept: z.number(),
+  maxErrorRpm: z.number(),
+  outliers: z.array(z.strictObject({ dial: z.number(), rpm: z.number(), id: z.string() })).max(200),
+  table: z.array(z.strictObject({ dial: z.number(), rpm: z.number() })).max(200),
+})
+
+/** One timed stop by the mushroom: the newest from about that speed, of that thing, on that position. */
+const stopSchema = z.strictObject({
+  of: z.string(),
+  positionId: z.string().optional(),
+  fromRpm: z.number(),
+  seconds: z.number(),
+  turns: z.number().optional(),
+  id: z.string(),
+})
+
+/** Things of which the newest reading of the run-in is kept, and stops that are: more than any machine has. */
+export const MOST_TAKEN = 400
+
 /** What is read of one position. */
 const positionSchema = z.strictObject({
   /** Spindle turns for one of the motor, where the motor's rpm were read too. */
@@ -46,6 +70,7 @@ const positionSchema = z.strictObject({
   /** Metres a minute of the blade or belt for one hertz. */
   surfacePerHertz: seriesSchema.optional(),
   coast: coastSchema.optional(),
+  dial: dialSchema.optional(),
 })
 
 const amps = z.number().optional()
@@ -63,6 +88,12 @@ export const measuredSchema = z.strictObject({
   /** Median amps of each lead that was read. */
   amps: z.strictObject({ u: amps, v: amps, w: amps }),
   disagreements: z.array(disagreementSchema).max(MOST_TOLD),
+  /** The newest of each thing that was read while it was run in, by `takenKey`. */
+  taken: z
+    .record(z.string(), z.strictObject({ value: z.number(), id: z.string() }))
+    .refine((all) => Object.keys(all).length <= MOST_TAKEN, `at most ${MOST_TAKEN}`)
+    .optional(),
+  stops: z.array(stopSchema).max(MOST_TAKEN).optional(),
 })
 
 export type Sample = z.output<typeof sampleSchema>
@@ -70,6 +101,8 @@ export type Series = z.output<typeof seriesSchema>
 export type Disagreement = z.output<typeof disagreementSchema>
 export type MeasuredCoast = z.output<typeof coastSchema>
 export type MeasuredPosition = z.output<typeof positionSchema>
+export type MeasuredDial = z.output<typeof dialSchema>
+export type MeasuredStop = z.output<typeof stopSchema>
 export type Measured = z.output<typeof measuredSchema>
 
 export const nothingMeasured: Measured = { count: 0, positions: {}, anywhere: {}, amps: {}, disagreements: [] }

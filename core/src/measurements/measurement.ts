@@ -28,6 +28,9 @@ export const measurementKinds = {
   'run-up': kind('Seconds up', 'time', 0.01, 3600),
   'run-down': kind('Seconds down, braked', 'time', 0.01, 3600),
   coast: kind('Coast', 'time', 0.05, 7200),
+  'emergency-stop': kind('Seconds to rest, by the mushroom', 'time', 0.05, 7200),
+  'stop-turns': kind('Turns to rest, by the mushroom', 'number', 0, 100_000),
+  'belt-hum': kind('Hum of the belt', 'frequency', 1, 1500),
   temperature: kind('Temperature', 'temperature', -40, 400),
   insulation: kind('Insulation', 'insulation', 0.001, 100_000),
   resistance: kind('Ohms', 'resistance', 0, 1e6),
@@ -83,7 +86,7 @@ export type Reading = z.output<typeof readingSchema>
 /** What of a kept reading the fit looks at. */
 export type FitReading = Pick<
   Measurement,
-  'id' | 'kind' | 'value' | 'lead' | 'of' | 'positionId' | 'hz' | 'motorRpm' | 'fromRpm' | 'toRpm'
+  'id' | 'kind' | 'value' | 'lead' | 'of' | 'positionId' | 'hz' | 'motorRpm' | 'dial' | 'fromRpm' | 'toRpm'
 >
 
 /** A reading that is kept. */

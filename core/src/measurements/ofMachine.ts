@@ -8,5 +8,6 @@ export function ofMachine(measured: Measured): Measured {
   const rest = { ...measured, amps: {} }
   delete rest.insulation
   delete rest.runUpS
+  delete rest.taken
   return rest
 }

@@ -432,4 +432,41 @@ export const motorRuleWords = {
     output: { frequencyHz: 'Hz, at the motor' },
     example: { baseFrequencyHz: 50, share: 0.12 },
   },
+  'motor.load-current': {
+    title: 'Amps under a torque, at any hertz',
+    formula: 'the slip between 0 and pull-out at which the circuit gives the torque; then its current',
+    citation: 'IEEE Std 112 (the circuit); solved by halving',
+    input: {
+      circuit: 'the equivalent circuit, as motor.equivalent-circuit gives it',
+      voltageV: 'V, between lines, at the motor',
+      frequencyHz: 'Hz, at the motor',
+      torqueNm: 'N m, in the air gap: what the shaft gives and its own friction',
+    },
+    output: {
+      currentA: 'A, in each lead',
+      slip: '0 to 1, share of synchronous speed lost',
+      speedRpm: 'rpm, of the shaft',
+    },
+    example: {
+      circuit: { r1Ohm: 1.35, x1Ohm: 1.9, r2Ohm: 1.25, x2Ohm: 1.9, xmOhm: 38, ratedFrequencyHz: 50, poles: 4 },
+      voltageV: 230,
+      frequencyHz: 50,
+      torqueNm: 10.87,
+    },
+  },
+  'motor.temperature-rise': {
+    title: 'Temperature rise of a motor over time',
+    formula: 'theta = theta_r (I / I_r)^2 / c^2 (1 - e^(-t / tau))',
+    citation: 'One body heated evenly; the rise goes with the square of the amps (IEC 60034-1, temperature rise)',
+    input: {
+      fullRiseK: 'K, of the housing in the end, at rated amps and base hertz',
+      currentA: 'A, in each lead',
+      ratedCurrentA: 'A, on the plate for these links',
+      coolingFraction: '0 to 1, share of rated torque that the fan carries away at these hertz',
+      minutes: 'min, since it was cold',
+      timeConstantMin: 'min, in which it gets 63 % of the way',
+    },
+    output: { riseK: 'K, over the room, by then', endK: 'K, over the room, in the end' },
+    example: { fullRiseK: 45, currentA: 6, ratedCurrentA: 6, minutes: 30, timeConstantMin: 30 },
+  },
 } as const satisfies Readonly<Record<string, RuleWording>>

@@ -33,6 +33,7 @@ export const copyPlan = (plan: Plan): Plan =>
     set('settings.state', undefined),
     ...ofOneDrive.map((key) => set(`settings.${key}`, undefined)),
     set('checks', {}),
+    set('runIn', {}),
     set('planned', undefined),
     set('survey.comesNext', undefined),
     set('survey.coastS', undefined),

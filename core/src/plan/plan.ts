@@ -4,11 +4,14 @@ import { nameText, text } from '../rules/text'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
 import { controlsSchema } from './controls'
+import { dialSchema } from './dial'
 import { driveSchema } from './drivePlate'
 import { motorSchema, oldMotorSchema, type MotorPlate } from './motorPlate'
 import { installationSchema } from './installation'
+import { mountSchema } from './mount'
 import { MOST_PLANNED, plannedSchema } from './plannedSchema'
 import { routeSchema } from './route'
+import { runInSchema } from './runIn'
 import { settingsSchema } from './settingFields'
 import { supplySchema } from './supply'
 import { surveySchema } from './survey'
@@ -17,7 +20,7 @@ import { on, quantity } from './field'
 import type { TransmissionStage } from './transmissionStage'
 
 /** Rises by one whenever a stored plan would no longer validate; each rise has a step in `upgrade.ts`. */
-export const PLAN_VERSION = 4
+export const PLAN_VERSION = 5
 
 /** Planning values that a person may replace by their own, each in place of a typical one. */
 export const overridesSchema = z.strictObject({
@@ -59,6 +62,9 @@ export const planSchema = z.strictObject({
   /** The version of the drive's manual that this conversion goes by. */
   manual: on('wiring', keptManualSchema.optional().meta({ label: 'The drive’s manual', whole: true })),
   settings: on('settings', settingsSchema),
+  mount: on('run-in', mountSchema),
+  runIn: on('run-in', runInSchema),
+  dial: on('dial', dialSchema),
   overrides: on('drive', overridesSchema),
   asTyped: asTypedSchema.optional().meta({ label: 'As it was typed' }),
   planned: on('settings', z.array(plannedSchema).max(MOST_PLANNED).optional().meta({ label: 'Planned work' })),
@@ -104,5 +110,8 @@ export const emptyPlan = (name: string): Plan => ({
   controls: {},
   wiring: {},
   settings: { chosen: {}, inDrive: {} },
+  mount: {},
+  runIn: {},
+  dial: {},
   overrides: {},
 })

@@ -22,6 +22,8 @@ const steps: Readonly<Record<number, UpgradeStep>> = {
   2: toVersion3,
   // Version 4 adds the wiring.
   3: (document) => ({ wiring: {}, ...document }),
+  // Version 5 adds how it is mounted and run in, and its dial.
+  4: (document) => ({ mount: {}, runIn: {}, dial: {}, ...document }),
 }
 
 const twelve: Readonly<Record<string, string>> = {
@@ -92,6 +94,7 @@ function danglingReferences(plan: Plan): Fault[] {
     'wiring.changes': plan.wiring.changes ?? [],
     'wiring.asFound': plan.wiring.asFound ?? [],
     'wiring.looseEnds': plan.wiring.looseEnds ?? [],
+    'dial.rings': plan.dial.rings ?? [],
   }
   for (const [list, items] of Object.entries(lists)) {
     const seen = new Set<string>()

@@ -1,3 +1,4 @@
+import { calibrationDial } from '../controls/calibrationDial'
 import { controlReference } from '../controls/controlReference'
 import * as cost from '../cost'
 import * as cutting from '../cutting'
@@ -42,6 +43,8 @@ const all = [
   motor.frequencyFraction,
   motor.highestFrequency,
   motor.lowestFrequency,
+  motor.loadCurrent,
+  motor.temperatureRise,
   drive.busVoltage,
   drive.outputVoltage,
   drive.inputCurrent,
@@ -88,6 +91,11 @@ const all = [
   drivetrain.beltAdjustment,
   drivetrain.spanDeflection,
   drivetrain.beltSpanTension,
+  drivetrain.beltHum,
+  drivetrain.beltHumWanted,
+  drivetrain.shrinkHeat,
+  drivetrain.pressFit,
+  drivetrain.stopByTorque,
   drivetrain.beltInGroove,
   drivetrain.toothedPulley,
   drivetrain.teethInMesh,
@@ -143,6 +151,7 @@ const all = [
   cost.routeCost,
   cost.crossover,
   controlReference,
+  calibrationDial,
   dc.dcSpeed,
   dc.brushlessSpeed,
 ]

@@ -12,6 +12,8 @@ interface StageRow {
   purpose: string
   /** Plan fields that it cannot do without, its own or another stage's, in the order people come to them. */
   essentials: readonly string[]
+  /** Fields that nobody is asked for, and without which it stays open all the same. */
+  opens: readonly string[]
   /** Its part of the five-minute path. */
   firstSteps: readonly FirstStepRow[]
 }
@@ -36,6 +38,7 @@ export const stages = {
       'survey.jobs',
       'survey.holders',
     ],
+    opens: [],
     firstSteps: [
       { label: 'Machine', text: 'Say what machine it is', paths: ['survey.machineKind'] },
       {
@@ -50,6 +53,7 @@ export const stages = {
     name: 'Route',
     purpose: 'The ways to go, in this shop’s numbers. Choose one; it can be changed at any time.',
     essentials: ['route.chosen'],
+    opens: [],
     firstSteps: [],
   },
   motor: {
@@ -67,6 +71,7 @@ export const stages = {
       'motor.leads',
       'motor.connection',
     ],
+    opens: [],
     firstSteps: [
       {
         label: 'Motor',
@@ -87,6 +92,7 @@ export const stages = {
     name: 'Drive',
     purpose: 'Its plate, and how it stands between this wall and this motor.',
     essentials: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA', 'drive.ratedInputA', 'drive.control'],
+    opens: [],
     firstSteps: [
       {
         label: 'Drive',
@@ -99,6 +105,7 @@ export const stages = {
     name: 'Speeds',
     purpose: 'What the spindle can do on each belt position, and the work you want from it.',
     essentials: ['survey.positions', 'survey.jobs', 'survey.mainPositionId'],
+    opens: [],
     firstSteps: [],
   },
   wiring: {
@@ -112,12 +119,35 @@ export const stages = {
       'controls.reference',
       'drive.lineStartLockout',
     ],
+    opens: [],
     firstSteps: [],
   },
   settings: {
     name: 'Settings',
     purpose: 'What to type into this drive, in the order that it takes, and proof that it took it.',
     essentials: ['settings.state'],
+    opens: [],
+    firstSteps: [],
+  },
+  'run-in': {
+    name: 'Run-in',
+    purpose: 'Motor and machine brought together, and proved step by step, each reading against its expected value.',
+    essentials: [],
+    opens: ['runIn.state'],
+    firstSteps: [],
+  },
+  dial: {
+    name: 'Dial',
+    purpose: 'The knob’s marks read against the spindle, and a plate that says what the knob gives.',
+    essentials: [],
+    opens: ['dial.plate'],
+    firstSteps: [],
+  },
+  log: {
+    name: 'Log',
+    purpose: 'What happened, what it cost, what is due; and what a symptom may come from.',
+    essentials: [],
+    opens: ['runIn.state'],
     firstSteps: [],
   },
 } as const satisfies Record<string, StageRow>

@@ -4,6 +4,8 @@ const measured = [
   /^settings\.(inDrive|state|entered|asFound|why|probe|keyState|trims|grades|rampMeans)(\.|$)/,
   // How far the build is; numbers are given for good at its first step.
   /^wiring\.(steps|numbers|places|asFound|parts|looseEnds|codesHeld)(\.|$)/,
+  // What was seen and tried while it was run in; that it is done is said by whoever answers for it.
+  /^runIn\.(seen|passed|witness|tries)(\.|$)/,
   /^asTyped(\.|$)/,
 ]
 

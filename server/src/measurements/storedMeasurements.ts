@@ -70,6 +70,7 @@ export async function measuredOfAll(db: Database, conversionIds: readonly string
       positionId: measurements.positionId,
       hz: measurements.hz,
       motorRpm: measurements.motorRpm,
+      dial: measurements.dial,
       fromRpm: measurements.fromRpm,
       toRpm: measurements.toRpm,
     })
@@ -87,6 +88,7 @@ export async function measuredOfAll(db: Database, conversionIds: readonly string
       positionId: row.positionId ?? undefined,
       hz: row.hz ?? undefined,
       motorRpm: row.motorRpm ?? undefined,
+      dial: row.dial ?? undefined,
       fromRpm: row.fromRpm ?? undefined,
       toRpm: row.toRpm ?? undefined,
     }

@@ -13,7 +13,7 @@ import { makeAgain, takeBack } from '../state/takeBack'
 
 /** Keys and what they do, for the list as well as for the handler below. */
 export const keyList: readonly { keys: string; does: string }[] = [
-  { keys: `1 to ${stageIds.length}`, does: 'Open a stage' },
+  { keys: '1 to 9, 0', does: 'Open a stage: 0 the tenth' },
   { keys: '[  ]', does: 'Stage before, stage after' },
   { keys: 'n', does: 'Next: what is to be done first' },
   { keys: 'f', does: 'Next finding' },
@@ -65,7 +65,8 @@ export function useKeys(stage: StageId): void {
         return
       }
       if (command || event.altKey) return
-      const digit = stageIds[Number(event.key) - 1]
+      // The tenth stage is the key behind nine.
+      const digit = stageIds[event.key === '0' ? 9 : Number(event.key) - 1]
       const act = digit ? () => openStage(digit) : plain[event.key]
       if (!act) return
       event.preventDefault()

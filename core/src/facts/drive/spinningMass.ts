@@ -28,6 +28,8 @@ export interface SpinningMass {
   /** Of each thing that may spin, in the order of the plan. */
   holders: FigureState[]
   rotor: FigureState
+  /** None where the train has none with a diameter. */
+  pulleys: FigureState | undefined
   /** The heaviest thing, with all that always turns. */
   load: FigureState
   /** That load, the pulleys and the rotor. */
@@ -63,7 +65,7 @@ export function spinningMass(context: Before): SpinningMass {
     // Of what is there, its own field is asked; else what spins at all.
     const [unknown = unknownField('survey.holders', 'Size of what spins')] = holders
     const inertia = ledger.block(naming, [unknown])
-    return { heaviest: undefined, holders, rotor, load: inertia, inertia }
+    return { heaviest: undefined, holders, rotor, pulleys, load: inertia, inertia }
   }
   const others = holders.filter((_, index) => index !== most.index && always(index))
   const load = others.length === 0 ? most.inertia : together(context, [most.inertia, ...others])
@@ -71,6 +73,7 @@ export function spinningMass(context: Before): SpinningMass {
     heaviest: { name: holderName(holder), index: most.index },
     holders,
     rotor,
+    pulleys,
     load,
     inertia: ledger.derive(spindleInertia, 'inertiaKgM2', naming, { loadKgM2: load, ...own }),
   }

@@ -1,0 +1,115 @@
+import { z } from 'zod'
+import { refuse, rule } from '../rules/rule'
+import { monotone } from './monotone'
+
+/** Readings of one dial that are looked at together. */
+const MOST_READINGS = 500
+/** To bring the median of the deviations to a standard deviation, of what is spread as a bell is. */
+const NORMAL = 1.4826
+const TIMES = 3.5
+/** Share of the span within which a reading belongs to the rest, and within which a straight line fits. */
+const OF_SPAN = 0.02
+/** Neighbours by which a reading on a curve is foretold. */
+const NEIGHBOURS = 6
+/** More readings off a line than this share, and it is the line that does not fit. */
+const MOST_OFF = 0.3
+
+interface DialReading {
+  dial: number
+  rpm: number
+}
+
+const middle = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b)
+  const half = sorted.length >> 1
+  const upper = sorted[half] ?? Number.NaN
+  return sorted.length % 2 === 1 ? upper : ((sorted[half - 1] ?? Number.NaN) + upper) / 2
+}
+
+/** The median of the slopes of all pairs, and of what is left over: up to a quarter of wrong readings do not move it (Theil, Sen). */
+function line(readings: readonly DialReading[]): { slope: number; intercept: number } | undefined {
+  const slopes: number[] = []
+  readings.forEach((a, i) => {
+    for (const b of readings.slice(i + 1)) if (a.dial !== b.dial) slopes.push((b.rpm - a.rpm) / (b.dial - a.dial))
+  })
+  if (slopes.length === 0) return undefined
+  const slope = middle(slopes)
+  return { slope, intercept: middle(readings.map(({ dial, rpm }) => rpm - slope * dial)) }
+}
+
+/** Which of the errors are too large to belong to the rest. */
+function tooFar(errors: readonly number[], span: number): boolean[] {
+  const centre = middle(errors)
+  const spread = NORMAL * middle(errors.map((e) => Math.abs(e - centre)))
+  const reach = Math.max(TIMES * spread, OF_SPAN * span)
+  return errors.map((e) => Math.abs(e) > reach)
+}
+
+/** How far each reading lies from where its nearest neighbours, itself left out, would have it. */
+const fromNeighbours = (readings: readonly DialReading[]): number[] =>
+  readings.map((one, i) => {
+    const near = readings
+      .filter((_, j) => j !== i)
+      .sort((a, b) => Math.abs(a.dial - one.dial) - Math.abs(b.dial - one.dial))
+      .slice(0, NEIGHBOURS)
+    const through = line(near)
+    return through === undefined ? 0 : one.rpm - (through.intercept + through.slope * one.dial)
+  })
+
+/** Speed over a dial's marks from readings: a straight line where one fits, else what rises or falls with the mark. */
+export const calibrationDial = rule({
+  id: 'calibration.dial',
+  input: z.strictObject({
+    readings: z
+      .array(z.strictObject({ dial: z.number().min(0).max(1000), rpm: z.number().min(0).max(2e5) }))
+      .min(2)
+      .max(MOST_READINGS),
+  }),
+  output: z.object({
+    straight: z.boolean(),
+    slope: z.number(),
+    intercept: z.number(),
+    maxErrorRpm: z.number(),
+    outliers: z.array(z.number()),
+    table: z.array(z.object({ dial: z.number(), rpm: z.number() })),
+  }),
+  compute: ({ readings }) => {
+    const whole = line(readings)
+    if (whole === undefined) return refuse('readings', 'must be of two marks of the dial at least')
+    const rpms = readings.map(({ rpm }) => rpm)
+    const span = Math.max(...rpms) - Math.min(...rpms)
+    const off = tooFar(
+      readings.map(({ dial, rpm }) => rpm - (whole.intercept + whole.slope * dial)),
+      span,
+    )
+    const kept = readings.filter((_, i) => off[i] !== true)
+    const straightLine = line(kept) ?? whole
+    const errors = kept.map(({ dial, rpm }) => Math.abs(rpm - (straightLine.intercept + straightLine.slope * dial)))
+    const errorRpm = Math.max(0, ...errors)
+    const straight = errorRpm <= OF_SPAN * span && readings.length - kept.length <= MOST_OFF * readings.length
+    const marks = (of: readonly DialReading[]) => [...new Set(of.map(({ dial }) => dial))].sort((a, b) => a - b)
+    const indices = (odd: readonly boolean[]) => odd.flatMap((is, i) => (is ? [i] : []))
+    if (straight || readings.length <= NEIGHBOURS)
+      return {
+        straight,
+        ...straightLine,
+        maxErrorRpm: errorRpm,
+        outliers: indices(off),
+        table: marks(kept).map((dial) => ({ dial, rpm: straightLine.intercept + straightLine.slope * dial })),
+      }
+    const odd = tooFar(fromNeighbours(readings), span)
+    const on = readings.filter((_, i) => odd[i] !== true)
+    const table = monotone(
+      marks(on).map((dial) => ({ dial, rpm: middle(on.filter((r) => r.dial === dial).map((r) => r.rpm)) })),
+      whole.slope < 0,
+    )
+    const at = new Map(table.map(({ dial, rpm }) => [dial, rpm]))
+    return {
+      straight,
+      ...straightLine,
+      maxErrorRpm: Math.max(0, ...on.map(({ dial, rpm }) => Math.abs(rpm - (at.get(dial) ?? rpm)))),
+      outliers: indices(odd),
+      table,
+    }
+  },
+})

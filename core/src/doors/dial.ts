@@ -1,0 +1,6 @@
+// The speed dial: what its marks give on each belt position, and the plate that says so at true size.
+export { dialOf, type DialAdvice, type DialPosition } from '../dial/dialOf'
+export { dialPlate, ringsOf, type DialPlate } from '../dial/dialPlate'
+export { dialScale, degAt, type DialScale } from '../dial/dialScale'
+export { dialChart } from '../dial/dialChart'
+export { layers, toDrawing, type Primitive, type WorkDrawing } from '../drawing/primitives'

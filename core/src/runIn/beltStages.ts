@@ -1,0 +1,233 @@
+import type { Facts } from '../facts/facts'
+import { numberOf } from '../facts/figure'
+import type { PositionFacts } from '../facts/spindle/speedFacts'
+import { held } from '../facts/spindle/held'
+import { holderName, limitOf } from '../facts/spindle/spindleLimits'
+import { ofRunIn } from '../measurements/runInReadings'
+import { hertzAtRpm } from '../motor'
+import { hertz, message, messageText, rpm } from '../quantities'
+import { firstHz, noise } from './bareStage'
+import { coastFrom } from './massOn'
+import { runInReading, type RunInReading } from './reading'
+import { ampsReadings, downReading, rpmReading, upReading, type RunInStage } from './stage'
+
+/** Positions that the work is done on: the one used most first, then those of jobs; the first where nothing says. */
+export function workedPositions({ speeds }: Facts): PositionFacts[] {
+  const { main, positions, jobs } = speeds
+  const of = positions.filter((p) => p !== main && jobs.some((j) => j.on === p))
+  const all = [...(main ? [main] : []), ...of]
+  return all.length > 0 ? all : positions.slice(0, 1)
+}
+
+/** Friction of the train as the motor's shaft feels it. */
+const frictionAtMotor = ({ stop }: Facts, position: PositionFacts): number => {
+  const [nm, ratio, efficiency] = [stop.frictionNm, position.speedRatio, position.efficiency].map(numberOf)
+  return nm === undefined || ratio === undefined ? 0 : (nm * ratio) / (efficiency ?? 1)
+}
+
+/** How far it runs on by itself, timed by letting it coast. */
+function coastReading(
+  facts: Facts,
+  stage: string,
+  position: PositionFacts,
+  holder: number | undefined,
+  fromRpm: number | undefined,
+): RunInReading[] {
+  if (fromRpm === undefined) return []
+  const made = coastFrom(facts, position, holder, fromRpm)
+  const [under, over] = 'typical' in made && made.typical ? [0.6, 1.5] : [0.25, 0.3]
+  return [
+    runInReading(
+      'coast',
+      'Coasts, drive off',
+      { kind: 'coast', of: ofRunIn(stage), positionId: position.position.id, fromRpm },
+      'seconds' in made
+        ? {
+            value: made.seconds,
+            least: made.seconds * (1 - under),
+            most: made.seconds * (1 + over),
+            by: message`What turns against the friction, from ${rpm(fromRpm)}${made.typical ? '; the friction is a planning value until a coast is timed' : ''}.`,
+            typical: made.typical,
+          }
+        : made,
+      'By a coast input or the isolator: let go and time it. No hand, no rag, no brake.',
+    ),
+  ]
+}
+
+export function beltStages(facts: Facts): RunInStage[] {
+  const positions = workedPositions(facts)
+  const [first] = positions
+  if (!first) return []
+  const low = firstHz(facts)
+  const base = numberOf(facts.settings.baseFrequencyHz)
+  const noSpindle = facts.plan.survey.spindleNose === 'none'
+  const print = (hz: number | undefined) => (hz === undefined ? 'those hertz' : messageText([hertz(hz)]))
+  const belt: RunInStage = {
+    id: 'first-belt',
+    name: 'First belt',
+    do: [
+      `Belt on ${first.name}, tensioned; guard shut; nothing on the spindle.`,
+      'Turn it once round by hand, power locked off: nothing touches.',
+      `RUN at ${print(low)}.`,
+    ],
+    caution: 'Guard shut before RUN: a belt takes a sleeve and the hand with it.',
+    ...(low === undefined ? {} : { hz: low }),
+    position: { id: first.position.id, name: first.name },
+    readings:
+      low === undefined
+        ? []
+        : [
+            ...(noSpindle ? [] : [rpmReading(facts, 'first belt', low, first)]),
+            ...ampsReadings(facts, 'first belt', {
+              hz: low,
+              positionId: first.position.id,
+              shaftNm: frictionAtMotor(facts, first),
+              band: [0.3, 0.35],
+            }),
+          ],
+    seen: [
+      {
+        id: 'spindle-direction',
+        ask: noSpindle
+          ? 'The machine moves the right way'
+          : 'The spindle turns forward, looked at from where you stand to work',
+        stops: true,
+        ifBad: 'Off, locked, waited, measured; then change two motor leads at the drive.',
+      },
+      {
+        id: 'belt-track',
+        ask: 'The belt runs in the middle and does not walk',
+        stops: false,
+        ifBad:
+          'Straight edge over both pulleys: within half a millimetre for each 100 mm of distance; then crown, then a keeper.',
+      },
+      noise,
+    ],
+    hold: 'Belt true, direction right, speed as computed.',
+  }
+  const empty = positions.map((position, i): RunInStage => {
+    const name = i === 0 ? 'Empty spindle' : `Empty spindle, ${position.name}`
+    const words = name.toLowerCase()
+    const spindle = numberOf(position.speedRatio)
+    const poles = numberOf(facts.motor.poles)
+    const from =
+      base === undefined || spindle === undefined || poles === undefined ? undefined : (120 * base * spindle) / poles
+    const down = base === undefined ? undefined : downReading(facts, words, base, position.position.id)
+    return {
+      id: `empty-${position.position.id}`,
+      name,
+      do: [
+        `Belt on ${position.name}. Nothing on the spindle. RUN, up to ${print(base)}.`,
+        'Two minutes, then read; then STOP; then once more, and let it coast.',
+      ],
+      ...(base === undefined ? {} : { hz: base }),
+      position: { id: position.position.id, name: position.name },
+      readings:
+        base === undefined
+          ? []
+          : [
+              ...(noSpindle ? [] : [rpmReading(facts, words, base, position)]),
+              ...ampsReadings(facts, words, {
+                hz: base,
+                positionId: position.position.id,
+                shaftNm: frictionAtMotor(facts, position),
+                band: [0.25, 0.3],
+              }),
+              upReading(facts, words, base, position.position.id),
+              ...(down ? [down] : []),
+              ...coastReading(facts, words, position, undefined, from),
+            ],
+      seen: [
+        noise,
+        {
+          id: 'shake',
+          ask: 'It does not shake anywhere from slow to fast',
+          stops: false,
+          ifBad: 'Note the hertz where it shakes, and skip that band in the drive; or sensorless vector.',
+        },
+      ],
+      hold: 'Speed, amps and times as expected on this position.',
+    }
+  })
+  return [belt, ...empty]
+}
+
+/** Each thing that is put on the spindle, at half its limit, then at what the plan lets it reach. */
+export function holderStages(facts: Facts): RunInStage[] {
+  const [position] = workedPositions(facts)
+  if (!position || facts.plan.survey.spindleNose === 'none') return []
+  const [poles, ratio, top, maximum] = [
+    facts.motor.poles,
+    position.speedRatio,
+    position.unloadedTopRpm,
+    facts.settings.maximumHz,
+  ].map(numberOf)
+  return facts.plan.survey.holders.flatMap((holder, index): RunInStage[] => {
+    if (holder.alwaysTurns === true) return []
+    const name = holderName(holder)
+    const words = `with ${name}`
+    const limit = limitOf(facts.plan, holder, index)?.rpm
+    const cap = limit === undefined || top === undefined ? undefined : Math.min(limit, top) * 0.6
+    const hz =
+      cap === undefined || poles === undefined || ratio === undefined || maximum === undefined
+        ? undefined
+        : Math.min(maximum, Math.floor(hertzAtRpm(cap / ratio, poles)))
+    const down = hz === undefined ? undefined : downReading(facts, words, hz, position.position.id)
+    const isWheel = holder.kind === 'wheel'
+    const threaded = held(facts.plan, holder) === 'thread'
+    return [
+      {
+        id: `holder-${holder.id}`,
+        name: `With ${name}`,
+        do: [
+          ...(isWheel
+            ? [
+                'Wheel: ring test, blotters on both sides, flanges alike, guard shut. One minute from aside before anybody stands in front.',
+              ]
+            : [`${name.charAt(0).toUpperCase()}${name.slice(1)} on, jaws closed or work in; nobody in its plane.`]),
+          ...(threaded ? ['A witness mark across chuck and nose, by scriber or paint.'] : []),
+          hz === undefined
+            ? 'Its limit is not known: it does not turn until it is.'
+            : `RUN at ${messageText([hertz(hz)])}: ${messageText([rpm((120 * hz * (ratio ?? 0)) / (poles ?? 1))])}, and no more.`,
+        ],
+        caution: isWheel
+          ? 'Only its own marking says how fast it may turn. Never stand in the plane of a wheel.'
+          : 'Guards shut, key out of the chuck, nobody in the plane of what spins.',
+        ...(hz === undefined ? {} : { hz }),
+        position: { id: position.position.id, name: position.name },
+        holder: { index, name },
+        readings:
+          hz === undefined
+            ? []
+            : [
+                rpmReading(facts, words, hz, position),
+                upReading(facts, words, hz, position.position.id),
+                ...(down ? [down] : []),
+                ...coastReading(
+                  facts,
+                  words,
+                  position,
+                  index,
+                  ratio === undefined || poles === undefined ? undefined : (120 * hz * ratio) / poles,
+                ),
+              ],
+        seen: [
+          ...(threaded
+            ? [
+                {
+                  id: 'witness',
+                  ask: 'Dead and locked: the marks on chuck and nose still meet',
+                  stops: true,
+                  ifBad:
+                    'The chuck moved on its thread. A longer ramp, or coast; seat it again, and begin this stage anew.',
+                },
+              ]
+            : []),
+          noise,
+        ],
+        hold: `${name.charAt(0).toUpperCase()}${name.slice(1)} holds, and stops as expected.`,
+      },
+    ]
+  })
+}
