@@ -8,7 +8,7 @@ function read(document: unknown): Outcome<ConversionRead> {
   if (typeof document === 'object' && document !== null && Reflect.get(document, 'format') === CONVERSION_FORMAT)
     return readConversionFile(document)
   const plan = readPlan(document)
-  return plan.ok ? { ok: true, value: { plan: plan.value, measurements: [], photos: [] } } : plan
+  return plan.ok ? { ok: true, value: { plan: plan.value, measurements: [], log: [], photos: [] } } : plan
 }
 
 /** What a file holds, or what is wrong with it. */

@@ -18,6 +18,7 @@ export const TABLES = [
   'entries',
   'measurements',
   'photos',
+  'log_entries',
   'library_items',
   'people',
   'marks',

@@ -8,6 +8,7 @@ import { DatabaseModule } from './db/database.module'
 import { LibraryModule } from './library/library.module'
 import { MeasurementsModule } from './measurements/measurements.module'
 import { PhotosModule } from './photos/photos.module'
+import { RecordModule } from './record/record.module'
 import { RulesModule } from './rules/rules.module'
 import { ShopsModule } from './shops/shops.module'
 
@@ -28,6 +29,7 @@ export class AppModule {
         ConversionsModule.of(release),
         MeasurementsModule,
         PhotosModule,
+        RecordModule,
         LibraryModule.of(samples),
         RulesModule,
       ],

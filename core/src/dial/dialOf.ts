@@ -100,7 +100,7 @@ function dialPosition(facts: Facts, plan: Plan, measured: Measured, position: Po
     read,
     ratio: fit && ratioOf(facts, scale, position, fit),
     stale,
-    advice: read && fit && !stale ? adviceOf(plan, measured, facts, scale, position, read, fit) : [],
+    advice: read && !stale ? adviceOf(plan, measured, facts, scale, position, read, fit) : [],
   }
 }
 

@@ -5,6 +5,7 @@ import { text } from '../rules/text'
 export const photoSubjects = {
   found: 'As found',
   step: 'A step of the build',
+  log: 'At the machine',
   manual: 'A page of the manual',
 } as const
 

@@ -81,7 +81,7 @@ export function stopMap(facts: Facts, position: PositionFacts, index: number | u
   })
   const limited = (id: StopLine['id'], name: string, at: (n: number) => number | undefined): StopLine[] => {
     const seconds = rpm.map(at)
-    return seconds.every((s) => s !== undefined) ? [{ id, name, kind: 'limit', seconds: seconds as number[] }] : []
+    return seconds.every((s) => s !== undefined) ? [{ id, name, kind: 'limit', seconds: seconds }] : []
   }
   const ramp = actingValue(facts.settings.lines, 'decelerationS')
   const brakes = actingValue(facts.settings.lines, 'stopMode') !== 'coast'

@@ -145,8 +145,8 @@ function stepsOf(facts: Facts, position: PositionFacts, index: number | undefine
       if (torqueNm > permittedNm) {
         left.push({
           of,
-          says: message`From ${rpm(fromRpm)} on it would pull with ${newtonMetres(torqueNm)} at its thread; ${newtonMetres(permittedNm)} is the most. A longer ramp, or coast.`,
-          missing: [],
+          says: message`From ${rpm(fromRpm)} on it would pull with ${newtonMetres(torqueNm)} at its thread; ${newtonMetres(permittedNm)} is the most. ${brakes ? 'A longer ramp, or coast.' : 'It coasts already: measure what loosens the seated chuck.'}`,
+          missing: brakes ? [] : ['survey.seatTorqueNm'],
         })
         break
       }

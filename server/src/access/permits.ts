@@ -38,7 +38,7 @@ export function permits({ at, rights, conversionId, shopId }: Permission, { meth
   return (
     (method === 'PUT' && /^\/api\/conversions\/[^/]+$/.test(path)) ||
     ((method === 'POST' || method === 'DELETE') &&
-      /^\/api\/conversions\/[^/]+\/(measurements|photos)(\/[^/]+)?$/.test(path)) ||
+      /^\/api\/conversions\/[^/]+\/(measurements|photos|log)(\/[^/]+)?$/.test(path)) ||
     (method === 'PUT' && /^\/api\/conversions\/[^/]+\/photos\/[^/]+\/note$/.test(path))
   )
 }

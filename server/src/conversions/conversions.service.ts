@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
 import { Inject, Injectable } from '@nestjs/common'
 import {
@@ -9,10 +10,11 @@ import {
   PLAN_VERSION,
   readConversionFile,
   readPlan,
+  type ConversionRead,
   type Plan,
 } from '@zesty/core'
-import { type CarriedPhoto, type NewConversion, type UnreadSave } from '@zesty/core/http'
-import type { Reading } from '@zesty/core/measurements'
+import { type NewConversion, type UnreadSave } from '@zesty/core/http'
+import type { CarriedEntry, LogEntry } from '@zesty/core/record'
 import { firstFaults } from '@zesty/core/rules'
 import { and, eq, or, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
@@ -23,6 +25,7 @@ import { conversions, photos, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
 import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
 import { insertPhotos, pagesOf, photosOf } from '../photos/storedPhotos'
+import { insertLog, logOf } from '../record/storedLog'
 import { RevisionsService } from './revisions.service'
 import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
@@ -35,7 +38,7 @@ const columns = {
   savedAt: conversions.savedAt,
 }
 
-const NOTHING_ELSE = { measurements: [], photos: [] }
+const NOTHING_ELSE = { measurements: [], log: [], photos: [] }
 
 type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
@@ -110,7 +113,7 @@ export class ConversionsService {
     plan: Plan,
     origin: string,
     by: Asker,
-    { measurements, photos }: { measurements: readonly Reading[]; photos: readonly CarriedPhoto[] } = NOTHING_ELSE,
+    { measurements, log, photos }: Pick<ConversionRead, 'measurements' | 'log' | 'photos'> = NOTHING_ELSE,
   ): Promise<Conversion> {
     return this.db.transaction(async (tx) => {
       const [row] = await tx
@@ -123,6 +126,11 @@ export class ConversionsService {
       if (!row) throw new Error('insert returned nothing')
       await tx.insert(revisions).values({ conversionId: row.id, revision: row.revision, plan, origin, by: by.name })
       if (measurements.length > 0) await insertMeasurements(tx, row.id, measurements)
+      await insertLog(
+        tx,
+        row.id,
+        log.map((entry) => ({ ...entry, id: randomUUID() })),
+      )
       await insertPhotos(tx, { conversionId: row.id, shopId }, photos)
       return opened(row)
     })
@@ -132,15 +140,17 @@ export class ConversionsService {
     const { plan, shopId } = await this.stored(id)
     const read = readStored(plan)
     const readings = await readingsOf(this.db, id)
+    const log = (await logOf(this.db, id)).map(withoutId)
     const manual = read.ok ? read.value.manual?.name : undefined
     const pages = and(pagesOf(shopId), eq(photos.subject, manual ?? ''))
     const carried = await photosOf(this.db, or(eq(photos.conversionId, id), pages))
     return read.ok
-      ? conversionFile(read.value, readings, carried)
+      ? conversionFile(read.value, readings, carried, log)
       : {
           format: CONVERSION_FORMAT,
           plan,
           ...(readings.length === 0 ? {} : { measurements: readings }),
+          ...(log.length === 0 ? {} : { log }),
           ...(carried.length === 0 ? {} : { photos: carried }),
         }
   }
@@ -208,6 +218,13 @@ export class ConversionsService {
     const removed = await this.db.delete(conversions).where(eq(conversions.id, id)).returning({ id: conversions.id })
     if (removed.length === 0) throw notFound('conversion')
   }
+}
+
+/** An id is of this database only. */
+function withoutId(entry: LogEntry): CarriedEntry {
+  const carried: Partial<LogEntry> = { ...entry }
+  delete carried.id
+  return carried as CarriedEntry
 }
 
 const FOREIGN_KEY_VIOLATION = '23503'

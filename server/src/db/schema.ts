@@ -1,5 +1,6 @@
 import { photoSubjects, rightsOfDevices } from '@zesty/core/http'
 import { libraryKinds } from '@zesty/core/library'
+import { logKinds, symptoms, upkeepTasks } from '@zesty/core/record'
 import { measurementKinds, leads } from '@zesty/core/measurements'
 import {
   boolean,
@@ -146,6 +147,29 @@ export const photos = pgTable(
     takenAt: timestamp({ withTimezone: true }).notNull(),
   },
   (t) => [index().on(t.conversionId), index().on(t.shopId)],
+)
+
+/** A machine's log: what happened, what it cost, what was looked after. A row each, never thinned. */
+export const logEntries = pgTable(
+  'log_entries',
+  {
+    id: uuid().primaryKey(),
+    conversionId: uuid()
+      .notNull()
+      .references(() => conversions.id, { onDelete: 'cascade' }),
+    kind: text({ enum: Object.keys(logKinds) as [keyof typeof logKinds] }).notNull(),
+    text: text(),
+    symptom: text({ enum: Object.keys(symptoms) as [keyof typeof symptoms] }),
+    /** A fault code as the drive shows it. */
+    code: text(),
+    task: text({ enum: Object.keys(upkeepTasks) as [keyof typeof upkeepTasks] }),
+    price: doublePrecision(),
+    hz: doublePrecision(),
+    positionId: text(),
+    by: text(),
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (t) => [index().on(t.conversionId, t.at)],
 )
 
 /** Motors, drives and circuits kept for more than one conversion of the shop. */

@@ -17,6 +17,7 @@ import {
   measurementSchema,
   newConversionSchema,
   newInvitationSchema,
+  newLogEntriesSchema,
   newMeasurementsSchema,
   newPersonSchema,
   newPhotoSchema,
@@ -40,6 +41,7 @@ import {
   whoSchema,
 } from '@zesty/core/http'
 import { libraryItemSchema } from '@zesty/core/library'
+import { logEntrySchema } from '@zesty/core/record'
 import { z } from 'zod'
 
 const schemas = {
@@ -66,6 +68,8 @@ const schemas = {
   Photo: keptPhotoSchema,
   NewPhoto: newPhotoSchema,
   PhotoNote: photoNoteSchema,
+  LogEntry: logEntrySchema,
+  NewLogEntries: newLogEntriesSchema,
   LibraryItem: libraryItemSchema,
   KeptItem: keptItemSchema,
   LibraryLine: libraryLineSchema,
@@ -99,6 +103,7 @@ const sent = new Set([
   'Restore',
   'RevisionName',
   'NewMeasurements',
+  'NewLogEntries',
   'LibraryItem',
   'ManyItems',
 ])

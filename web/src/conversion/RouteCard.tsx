@@ -53,7 +53,9 @@ export function RouteCard({ stage }: { stage: StageId }) {
             line.stops > 0
               ? `${line.stops} to stop for`
               : line.state === 'open'
-                ? `${line.missing} to fill in`
+                ? line.missing === 0
+                  ? 'open'
+                  : `${line.missing} to fill in`
                 : line.watches > 0
                   ? `${line.watches} to watch`
                   : 'done'

@@ -76,14 +76,15 @@ export class PdfPaper {
     })
   }
 
-  /** A drawing on a page of its own, as large as it is drawn or as fits. */
-  drawing(drawing: Drawing, title: string): void {
+  /** A drawing on a page of its own, as large as it is drawn or as fits; gives its scale. */
+  drawing(drawing: Drawing, title: string): number {
     this.newPage()
     this.write(title, MARGIN, this.y, 5, 600)
     const { width, height } = papers[this.paper]
     const top = this.y + 4
     const scale = Math.min(1, (width - 2 * MARGIN) / drawing.width, (height - top - MARGIN) / drawing.height)
     for (const shape of drawing.shapes) this.shape(shape, MARGIN, top, scale)
+    return scale
   }
 
   private shape(shape: Shape, ox: number, oy: number, scale: number): void {

@@ -2,7 +2,7 @@ import { fitMeasurements, type Measurement, type Reading } from '@zesty/core/mea
 import { useEffect, useMemo } from 'react'
 import { v4 } from 'uuid'
 import { api, problemText } from '../state/api'
-import { hold, letGo, useHeldReadings } from '../state/heldReadings'
+import { heldReadings } from '../state/heldReadings'
 import { notice } from '../state/notice'
 import { useConversionId } from '../state/openPlan'
 import { measuredChanged } from '../state/planSlice'
@@ -19,7 +19,7 @@ export function useReadings() {
   const id = useConversionId()
   const dispatch = useAppDispatch()
   const { data = NONE, error } = api.useMeasurementsQuery(id)
-  const held = useHeldReadings(id)
+  const held = heldReadings.useHeld(id)
   const [takeAway, { isLoading }] = api.useRemoveMeasurementMutation()
   const readings = useMemo(() => {
     const kept = new Set(data.map((reading) => reading.id))
@@ -32,21 +32,21 @@ export function useReadings() {
   /** Whether they are kept or held; where neither, why is said. */
   const add = async (added: readonly Reading[]): Promise<boolean> => {
     const named = added.map((reading): Measurement => ({ ...reading, id: v4() }))
-    const isHeld = hold(id, named)
+    const isHeld = heldReadings.hold(id, named)
     const trouble = await dispatch(sendHeld(id))
     if (!trouble) return true
     if (isPassing(trouble) && isHeld) {
       notice('Held in this browser: the server does not answer. It is sent when it is back.')
       return true
     }
-    letGo(id, new Set(named.map((reading) => reading.id)))
+    heldReadings.letGo(id, new Set(named.map((reading) => reading.id)))
     notice(`Not kept: ${problemText(trouble)}`)
     return false
   }
   const remove = async ({ id: measurementId, ...reading }: Measurement): Promise<void> => {
     const putBack = { label: 'Put it back', onClick: () => void add([reading]) }
     if (held.some((one) => one.id === measurementId)) {
-      letGo(id, new Set([measurementId]))
+      heldReadings.letGo(id, new Set([measurementId]))
       notice('A reading was taken away', putBack)
       return
     }

@@ -18,6 +18,7 @@ import {
   takenInSchema,
   whoSchema,
   type NewConversion,
+  type NewLogEntries,
   type KeptPhoto,
   type NewMeasurements,
   type NewPhoto,
@@ -25,6 +26,7 @@ import {
   type ShopChange,
 } from '@zesty/core/http'
 import { type LibraryItem } from '@zesty/core/library'
+import { logEntrySchema } from '@zesty/core/record'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { SerializedError } from '@reduxjs/toolkit'
 import { z } from 'zod'
@@ -44,7 +46,7 @@ const knocking: typeof asking = async (args, store, options) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: knocking,
-  tagTypes: ['Shop', 'Machine', 'Measurement', 'Photo', 'Revision', 'Library', 'Device', 'Person'],
+  tagTypes: ['Shop', 'Machine', 'Measurement', 'Log', 'Photo', 'Revision', 'Library', 'Device', 'Person'],
   // An answer of another shape comes from a server of another release.
   catchSchemaFailure: () => ({ status: 'CUSTOM_ERROR' as const, error: UNKNOWN_FORM }),
   endpoints: (b) => ({
@@ -169,6 +171,25 @@ export const api = createApi({
       }),
       responseSchema: measuredSchema,
       invalidatesTags: ['Measurement'],
+    }),
+    log: b.query({
+      query: (id: string) => `conversions/${id}/log`,
+      responseSchema: z.array(logEntrySchema),
+      providesTags: ['Log'],
+      keepUnusedDataFor: 0,
+    }),
+    addToLog: b.mutation({
+      query: ({ id, entries }: NewLogEntries & { id: string }) => ({
+        url: `conversions/${id}/log`,
+        method: 'POST',
+        body: { entries },
+      }),
+      responseSchema: z.array(logEntrySchema),
+      invalidatesTags: ['Log'],
+    }),
+    removeFromLog: b.mutation<null, { id: string; entryId: string }>({
+      query: ({ id, entryId }) => ({ url: `conversions/${id}/log/${entryId}`, method: 'DELETE' }),
+      invalidatesTags: ['Log'],
     }),
     photos: b.query({
       query: (id: string) => `conversions/${id}/photos`,

@@ -1,6 +1,7 @@
 import { useCallback } from 'react'
 import { api } from './api'
-import { conversionsHeld, heldOf, letGo } from './heldReadings'
+import { heldLog } from './heldLog'
+import { heldReadings } from './heldReadings'
 import { measuredChanged } from './planSlice'
 import { useAppDispatch, type store } from './store'
 import { useTryAgain } from './useTryAgain'
@@ -11,19 +12,36 @@ export const isPassing = (error: unknown): boolean => {
   return status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR' || status === 429 || status === 503
 }
 
+const idsOf = (rows: readonly { id: string }[]): ReadonlySet<string> => new Set(rows.map(({ id }) => id))
+
 /** Sends what is held of one conversion; the server keeps one that it has already once. Gives what went wrong, if anything did. */
 export const sendHeld = (conversionId: string) => async (dispatch: typeof store.dispatch) => {
-  const held = heldOf(conversionId)
+  const held = heldReadings.of(conversionId)
   if (held.length === 0) return undefined
   const answer = await dispatch(api.endpoints.addMeasurements.initiate({ id: conversionId, measurements: [...held] }))
   if (!answer.data) return answer.error
-  letGo(conversionId, new Set(held.map(({ id }) => id)))
+  heldReadings.letGo(conversionId, idsOf(held))
   dispatch(measuredChanged({ id: conversionId, measured: answer.data.measured }))
+  return undefined
+}
+
+/** The same of the lines of its log. */
+export const sendHeldLog = (conversionId: string) => async (dispatch: typeof store.dispatch) => {
+  const held = heldLog.of(conversionId)
+  if (held.length === 0) return undefined
+  const answer = await dispatch(api.endpoints.addToLog.initiate({ id: conversionId, entries: [...held] }))
+  if (!answer.data) return answer.error
+  heldLog.letGo(conversionId, idsOf(held))
   return undefined
 }
 
 /** Tries again, of whatever conversion, until the server has everything that this browser holds. */
 export function useSendHeld(): void {
   const dispatch = useAppDispatch()
-  useTryAgain(useCallback(() => conversionsHeld().forEach((id) => void dispatch(sendHeld(id))), [dispatch]))
+  useTryAgain(
+    useCallback(() => {
+      heldReadings.conversions().forEach((id) => void dispatch(sendHeld(id)))
+      heldLog.conversions().forEach((id) => void dispatch(sendHeldLog(id)))
+    }, [dispatch]),
+  )
 }

@@ -20,7 +20,7 @@ import { today } from '../../parts/today'
 import { LooseEnds } from './LooseEnds'
 import { sheetsOnce } from './sheetsOnce'
 import { StepWires } from './StepWires'
-import { useSteps } from './useSteps'
+import { useSteps } from '../../parts/useSteps'
 import { StepReadings } from './StepReadings'
 
 /** The work, one step at a time, from the parcel to a machine that may be used. */

@@ -22,7 +22,7 @@ import { notice } from '../../state/notice'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 import { sheetsOnce } from './sheetsOnce'
-import { useSteps } from './useSteps'
+import { useSteps } from '../../parts/useSteps'
 import { useQuantityText } from './useQuantityText'
 
 interface Sheet {

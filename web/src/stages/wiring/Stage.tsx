@@ -9,7 +9,7 @@ import { OldWires } from './OldWires'
 import { PartsSheet } from './PartsSheet'
 import { PowerSheet } from './PowerSheet'
 import { WireList } from './WireList'
-import { useWiring } from './useWiring'
+import { useWiring } from '../../parts/useWiring'
 
 const sections: Section[] = [
   { id: 'controls', name: 'Run and stop' },

@@ -19,7 +19,7 @@ import { useUnits } from '../../state/units'
 import { AddWire } from './AddWire'
 import { ChangeWire } from './ChangeWire'
 import { useQuantityText } from './useQuantityText'
-import { useSteps } from './useSteps'
+import { useSteps } from '../../parts/useSteps'
 
 const helper = createColumnHelper<typeof features, ScheduleRow>()
 

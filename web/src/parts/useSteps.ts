@@ -1,7 +1,7 @@
 import { stepsOf, type BuildStep, type Wiring } from '@zesty/core/wiring'
 import { useMemo } from 'react'
-import { useCard } from '../../parts/useCard'
-import { usePlan } from '../../state/openPlan'
+import { useCard } from './useCard'
+import { usePlan } from '../state/openPlan'
 
 /** The steps of the build, with the lines of the card that a first spin wants. */
 export function useSteps(wiring: Wiring): BuildStep[] {

@@ -1,6 +1,6 @@
 import { wiringOf, type Wiring } from '@zesty/core/wiring'
 import { useMemo } from 'react'
-import { usePlan } from '../../state/openPlan'
+import { usePlan } from '../state/openPlan'
 
 /** The wiring of the open plan; made anew only when a section that it rests on changes. */
 export function useWiring(): Wiring {
