@@ -53,6 +53,7 @@ export function soundPlan(): Plan {
     set('controls.resetStarts', false),
     set('supply.secondEarth', true),
     set('survey.holders.1.markedRpm', 2500),
+    set('mount.guard', 'fitted'),
     set('manual', soundManual()),
     set('wiring.runWith', 'buttons'),
     set('wiring.resetWatched', true),

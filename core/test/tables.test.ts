@@ -3,6 +3,7 @@ import { readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { beltGrooves, grooveAngleDeg } from '../src/data/beltGrooves'
 import { ribProfiles, toothPitches } from '../src/data/beltPitches'
+import { beltMasses } from '../src/data/beltMasses'
 import { beltSections } from '../src/data/beltSections'
 import { boxTransmittance } from '../src/data/boxTransmittance'
 import { cableTables } from '../src/data/cableTables'
@@ -110,6 +111,11 @@ describe('every table', () => {
       [beltGrooves.grooves.a.datumMm, 11],
       [beltGrooves.grooves.b.belowMm, 10.8],
       [grooveAngleDeg(beltGrooves.grooves.spz, 63), 34],
+    ],
+    beltMasses: [
+      [beltMasses.kgPerM.a, 0.105],
+      [beltMasses.kgPerM.c, 0.3],
+      [beltMasses.kgPerM.spz, 0.07],
     ],
     beltPitches: [
       [toothPitches.pitches['tooth-xl'].pitchMm, 5.08],

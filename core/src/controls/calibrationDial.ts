@@ -11,6 +11,9 @@ const TIMES = 3.5
 const OF_SPAN = 0.02
 /** Neighbours by which a reading on a curve is foretold. */
 const NEIGHBOURS = 6
+const AT_AN_END = 3
+/** Share of a step that a curve may bend by at its end. */
+const BENDS = 0.75
 /** More readings off a line than this share, and it is the line that does not fit. */
 const MOST_OFF = 0.3
 
@@ -45,15 +48,21 @@ function tooFar(errors: readonly number[], span: number): boolean[] {
   return errors.map((e) => Math.abs(e) > reach)
 }
 
-/** How far each reading lies from where its nearest neighbours, itself left out, would have it. */
+/**
+ * How far each reading lies from where its nearest neighbours, itself left out, would have it. At an end of the dial they
+ * are all on one side, and a curve goes on bending: what a step may bend is not counted there.
+ */
 const fromNeighbours = (readings: readonly DialReading[]): number[] =>
   readings.map((one, i) => {
-    const near = readings
+    const others = readings
       .filter((_, j) => j !== i)
       .sort((a, b) => Math.abs(a.dial - one.dial) - Math.abs(b.dial - one.dial))
-      .slice(0, NEIGHBOURS)
-    const through = line(near)
-    return through === undefined ? 0 : one.rpm - (through.intercept + through.slope * one.dial)
+    const isEnd = others.every(({ dial }) => dial <= one.dial) || others.every(({ dial }) => dial >= one.dial)
+    const through = line(others.slice(0, isEnd ? AT_AN_END : NEIGHBOURS))
+    if (through === undefined) return 0
+    const off = one.rpm - (through.intercept + through.slope * one.dial)
+    const bends = isEnd ? BENDS * Math.abs(through.slope * (one.dial - (others[0]?.dial ?? one.dial))) : 0
+    return Math.sign(off) * Math.max(0, Math.abs(off) - bends)
   })
 
 /** Speed over a dial's marks from readings: a straight line where one fits, else what rises or falls with the mark. */

@@ -18,6 +18,7 @@ export const tableSources: Readonly<Record<string, TableSource>> = {
     edition: 'ISO 4183:1995',
     tolerance: 'groove angle 0.5 degrees, widths as cut',
   },
+  beltMasses: planning('Wrapped V-belts by section', 'a tenth; cogged belts are lighter'),
   beltPitches: {
     source: 'ISO 9982, poly-V profiles; ISO 5296, timing belts of inch pitch',
     edition: 'ISO 9982:2021, ISO 5296:2012',

@@ -108,7 +108,7 @@ export function dialPlate(plan: Plan, measured: Measured): DialPlate {
       items.push(word('words', at.x, at.y + TEXT * 0.35, label, TEXT, true))
     }
     if (plan.dial.dangers === true && made.position)
-      for (const danger of dangersOf(facts, made.position, made.at, scale)) {
+      for (const danger of dangersOf(facts, made.position, made.rpmAt, scale)) {
         plate.dangers.push({ name: danger.name, fromDeg: degAt(scale, danger.mark), toDeg: degAt(scale, scale.to) })
         items.push({
           kind: 'arc',
@@ -177,13 +177,16 @@ interface RingValue {
   measured: boolean
   /** The ring's value at a mark of the dial. */
   at: (mark: number) => number | undefined
+  /** The spindle's speed there, which limits are held against. */
+  rpmAt: (mark: number) => number | undefined
   position?: PositionFacts
 }
 
 function valueOf(facts: Facts, measured: Measured, ring: DialRing): RingValue | string {
   const { plan } = facts
   const scale = dialScale(plan.dial)
-  if (ring.shows === 'hertz') return { name: 'Hz', measured: false, at: (mark) => hertzAtMark(facts, scale, mark) }
+  if (ring.shows === 'hertz')
+    return { name: 'Hz', measured: false, at: (mark) => hertzAtMark(facts, scale, mark), rpmAt: () => undefined }
   const position = facts.speeds.positions.find((p) => p.position.id === ring.positionId) ?? facts.speeds.main
   if (!position) return 'A ring wants a belt position: say which.'
   const fit = readingsOf(plan, measured, position.position.id)?.dial
@@ -191,12 +194,15 @@ function valueOf(facts: Facts, measured: Measured, ring: DialRing): RingValue | 
     const value = rpmAtMark(facts, position, fit, mark)
     return value === undefined ? undefined : Math.max(0, value)
   }
-  if (ring.shows !== 'surface') return { name: `rpm, ${position.name}`, measured: fit !== undefined, at: rpm, position }
+  if (ring.shows !== 'surface')
+    return { name: `rpm, ${position.name}`, measured: fit !== undefined, at: rpm, rpmAt: rpm, position }
   const { diameterMm } = ring
   if (diameterMm === undefined) return 'A ring of surface speed wants a diameter.'
   return {
     name: `m/min at ${diameterMm} mm, ${position.name}`,
     measured: fit !== undefined,
+    rpmAt: rpm,
+    position,
     at: (mark) => {
       const n = rpm(mark)
       return n === undefined ? undefined : (Math.PI * diameterMm * n) / 1000

@@ -17,9 +17,15 @@ export interface DialScale {
 
 const USUAL = { from: 0, to: 10, arcDeg: 270, plateMm: 90, holeMm: 10 } as const
 
+/** Marks nearer than this are one mark. */
+const LEAST_APART = 0.1
+
 export function dialScale(dial: Dial): DialScale {
   const from = dial.fromMark ?? USUAL.from
-  const to = dial.toMark !== undefined && dial.toMark !== from ? dial.toMark : from + (USUAL.to - USUAL.from)
+  const to =
+    dial.toMark !== undefined && Math.abs(dial.toMark - from) >= LEAST_APART
+      ? dial.toMark
+      : from + (USUAL.to - USUAL.from)
   const arcDeg = dial.arcDeg ?? USUAL.arcDeg
   const way = dial.turns === 'counter-clockwise' ? -1 : 1
   const plateMm = dial.plateMm ?? USUAL.plateMm

@@ -9,6 +9,7 @@ import { causes } from './causes'
 import { answerInto, severities, type Finding, type FindingId, type JudgedLine } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { measuredFindings } from './measuredFindings'
+import { mountFindings } from './mountFindings'
 import { motorFluxFindings } from './motorFluxFindings'
 import { motorPlateFindings } from './motorPlateFindings'
 import { motorSpeedFindings } from './motorSpeedFindings'
@@ -64,6 +65,7 @@ export const judgements = [
   ...cardFindings,
   ...measuredFindings,
   ...runInFindings,
+  ...mountFindings,
 ]
 
 /** What a judgement is called. */

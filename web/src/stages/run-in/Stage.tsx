@@ -2,6 +2,7 @@ import { lazy } from 'react'
 import { StageHead } from '../../parts/StageHead'
 import type { Section } from '../../parts/SectionIndex'
 import { WhenSeen } from '../../parts/WhenSeen'
+import { MountSheet } from './MountSheet'
 import { RampsSheet } from './RampsSheet'
 import { RunInSheet } from './RunInSheet'
 import { StateSheet } from './StateSheet'
@@ -10,6 +11,7 @@ import { StopsSheet } from './StopsSheet'
 const StopMapSheet = lazy(() => import('./StopMapSheet').then((m) => ({ default: m.StopMapSheet })))
 
 const sections: Section[] = [
+  { id: 'mount', name: 'Mount' },
   { id: 'sheet', name: 'Run-in sheet' },
   { id: 'ramps', name: 'Ramps' },
   { id: 'stops', name: 'Emergency stop' },
@@ -22,7 +24,10 @@ export default function RunInStage() {
   return (
     <>
       <StageHead stage="run-in" sections={sections} />
-      <RunInSheet />
+      <MountSheet />
+      <div className="mt-3">
+        <RunInSheet />
+      </div>
       <RampsSheet />
       <StopsSheet />
       <WhenSeen id="map" height={420}>

@@ -1,0 +1,3 @@
+// What comes between motor and machine: list, fit of the pulley, tension of the belt, and the plate drawn.
+export { pitchOf } from '../mount/pitchOf'
+export { mountOf, type Mount, type MountTask } from '../mount/mountOf'
