@@ -20,6 +20,7 @@ const coreRooms = [
   ['evaluate'],
   ['library', 'plate', 'report', 'dial', 'causes', 'speeds', 'compare', 'schematic', 'sequence'],
   ['card'],
+  ['papers'],
   ['search', 'http', 'formats'],
   ['doors'],
 ]

@@ -14,6 +14,7 @@ export default tseslint.config(
         project: [
           'core/tsconfig.json',
           'core/test/tsconfig.json',
+          'pdf/tsconfig.json',
           'cli/tsconfig.json',
           'server/tsconfig.json',
           'web/tsconfig.json',

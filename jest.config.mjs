@@ -19,6 +19,7 @@ const common = {
   moduleNameMapper: {
     '^@zesty/core$': '<rootDir>/../core/src/doors/index.ts',
     '^@zesty/core/(.+)$': '<rootDir>/../core/src/doors/$1.ts',
+    '^@zesty/pdf$': '<rootDir>/../pdf/src/pdfPaper.ts',
   },
 }
 

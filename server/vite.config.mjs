@@ -10,5 +10,5 @@ export default defineConfig({
     minify: false,
     rollupOptions: { output: { entryFileNames: 'main.mjs' } },
   },
-  ssr: { noExternal: ['@zesty/core'] },
+  ssr: { noExternal: ['@zesty/core', '@zesty/pdf'] },
 })

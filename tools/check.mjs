@@ -44,7 +44,7 @@ async function jest(projects, env = {}) {
   return code !== 0 && count.failed === 0 ? { ...count, failed: 1 } : count
 }
 
-const typeProjects = ['core', 'core/test', 'cli', 'tools', 'server', 'web', 'e2e']
+const typeProjects = ['core', 'core/test', 'pdf', 'cli', 'tools', 'server', 'web', 'e2e']
 
 /** @type {Record<string, {says: string, onlyNamed?: boolean, run: (named: boolean) => Promise<Count>}>} */
 const steps = {
@@ -83,6 +83,7 @@ const steps = {
       asOne(
         await runShown(npmBin('depcruise'), [
           'core',
+          'pdf/src',
           'server/src',
           'web/src',
           'cli',

@@ -64,6 +64,7 @@ const manifests = [
   'package.json',
   'package-lock.json',
   'core/package.json',
+  'pdf/package.json',
   'server/package.json',
   'web/package.json',
   '.npmrc',
@@ -113,7 +114,7 @@ export function ensureApplication() {
   const server = built('server', 'main.mjs')
   const openApiFile = built('server', 'openapi.json')
   const web = built('web', 'index.html')
-  once('server', [...buildInputs, 'core/src', 'server'], server, () => buildServer(server, openApiFile))
-  once('web', [...buildInputs, 'core/src', 'web'], web, () => viteBuild('the page', 'web', 'web/vite.config.mjs'))
+  once('server', [...buildInputs, 'core/src', 'pdf', 'server'], server, () => buildServer(server, openApiFile))
+  once('web', [...buildInputs, 'core/src', 'pdf', 'web'], web, () => viteBuild('the page', 'web', 'web/vite.config.mjs'))
   return { server, openApiFile, webRoot: built('web') }
 }

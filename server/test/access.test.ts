@@ -110,7 +110,7 @@ const paired = async (rights: string, more = {}, deviceName = 'Phone') => {
 }
 
 describe('a phone that nobody let in', () => {
-  test.each(['/shops', '/access/me', '/access/devices', '/rules', '/schema/conversion-4.json'])(
+  test.each(['/shops', '/access/me', '/access/devices', '/rules', '/schema/conversion-5.json'])(
     'gets nothing of %s',
     async (path) => {
       const { status, body } = await phone(path)
@@ -349,6 +349,7 @@ describe('what may be asked', () => {
     ['and keeps readings', at({ rights: 'measure' }), 'POST', '/api/conversions/x/measurements', true],
     ['and takes them away', at({ rights: 'measure' }), 'DELETE', '/api/conversions/x/measurements/y', true],
     ['and photos', at({ rights: 'measure' }), 'POST', '/api/conversions/x/photos', true],
+    ['and lines of the log', at({ rights: 'measure' }), 'POST', '/api/conversions/x/log', true],
     ['with what is seen on them', at({ rights: 'measure' }), 'PUT', '/api/conversions/x/photos/y/note', true],
     ['who looks takes no photo', at({ rights: 'look' }), 'POST', '/api/conversions/x/photos', false],
     ['and no machine', at({ rights: 'measure' }), 'DELETE', '/api/conversions/x', false],

@@ -30,3 +30,4 @@ export { looseEndsOf, whereItStopped, type LooseEnd } from '../sequence/looseEnd
 export { buildParts, isOfStep, judgeReading, readAtStep, type BuildStep, type StepReading } from '../sequence/step'
 export { firstSpinSettings } from '../sequence/spinning'
 export { stepsOf } from '../sequence/stepsOf'
+export { nextTask, taskKinds, tasksOf, type Task, type TaskKind } from '../sequence/tasks'

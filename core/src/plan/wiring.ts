@@ -135,6 +135,7 @@ export const partStates = { had: 'Had', ordered: 'Ordered', paid: 'Paid, on its 
 const partSchema = z.strictObject({
   state: choice('It is', partStates),
   price: quantity('money', 'Price', 0, 100_000),
+  expectedOn: words('Expected on', 10),
 })
 
 /** Something temporary that must be undone. */

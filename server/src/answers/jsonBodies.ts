@@ -3,7 +3,7 @@ import { JsonText } from './jsonText'
 import { Problem } from '../problems/problem'
 
 /**
- * Reads JSON, and nothing else: what is no JSON is no body, and each address says what it wanted. Writes JSON, some of
+ * Reads JSON, a ZIP as its bytes, and nothing else: what is no JSON is no body, and each address says what it wanted. Writes JSON, some of
  * which is text already.
  */
 export function jsonBodies(fastify: FastifyInstance): void {
@@ -20,5 +20,6 @@ export function jsonBodies(fastify: FastifyInstance): void {
       done(new Problem(400, 'The content is not JSON.'), undefined)
     }
   })
+  fastify.addContentTypeParser('application/zip', { parseAs: 'buffer' }, (_request, body, done) => done(null, body))
   fastify.addContentTypeParser('*', { parseAs: 'buffer' }, (_request, _body, done) => done(null, undefined))
 }

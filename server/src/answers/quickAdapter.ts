@@ -31,7 +31,7 @@ export class QuickAdapter extends FastifyAdapter {
     this.handler = handler
     this.getInstance().addHook('onRoute', (route) => {
       const { method, url } = route
-      if (url.endsWith('/import')) route.bodyLimit = largestFile
+      if (url.endsWith('/import') || url.endsWith('/whole')) route.bodyLimit = largestFile
       for (const one of [method].flat()) this.routes.push(`${one} ${url}`)
     })
   }

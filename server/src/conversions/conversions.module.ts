@@ -4,6 +4,11 @@ import { ConversionsService } from './conversions.service'
 import { MachineLines, RELEASE } from './machineLines'
 import { RevisionsService } from './revisions.service'
 import { SchemaController } from './schema.controller'
+import { FONTS, readFonts } from '../papers/fonts'
+import { PapersController } from '../papers/papers.controller'
+import { PapersService } from '../papers/papers.service'
+import { WholeController } from '../whole/whole.controller'
+import { WholeService } from '../whole/whole.service'
 import { Thinning } from './thinning'
 
 @Module({})
@@ -11,11 +16,14 @@ export class ConversionsModule {
   static of(release: string): DynamicModule {
     return {
       module: ConversionsModule,
-      controllers: [ConversionsController, SchemaController],
+      controllers: [ConversionsController, SchemaController, WholeController, PapersController],
       providers: [
         ConversionsService,
         RevisionsService,
         MachineLines,
+        WholeService,
+        PapersService,
+        { provide: FONTS, useFactory: readFonts },
         Thinning,
         { provide: RELEASE, useValue: release },
       ],

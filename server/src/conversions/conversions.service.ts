@@ -14,7 +14,6 @@ import {
   type Plan,
 } from '@zesty/core'
 import { type NewConversion, type UnreadSave } from '@zesty/core/http'
-import type { CarriedEntry, LogEntry } from '@zesty/core/record'
 import { firstFaults } from '@zesty/core/rules'
 import { and, eq, or, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
@@ -25,8 +24,9 @@ import { conversions, photos, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
 import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
 import { insertPhotos, pagesOf, photosOf } from '../photos/storedPhotos'
-import { insertLog, logOf } from '../record/storedLog'
+import { insertLog, logOf, withoutId } from '../record/storedLog'
 import { RevisionsService } from './revisions.service'
+import { isMissingShop } from './isMissingShop'
 import { stepForward } from './stepForward'
 import { faultsOfStored, readStored, unreadable } from './storedPlan'
 
@@ -219,15 +219,3 @@ export class ConversionsService {
     if (removed.length === 0) throw notFound('conversion')
   }
 }
-
-/** An id is of this database only. */
-function withoutId(entry: LogEntry): CarriedEntry {
-  const carried: Partial<LogEntry> = { ...entry }
-  delete carried.id
-  return carried as CarriedEntry
-}
-
-const FOREIGN_KEY_VIOLATION = '23503'
-
-const isMissingShop = (error: unknown): boolean =>
-  error instanceof Error && (('code' in error && error.code === FOREIGN_KEY_VIOLATION) || isMissingShop(error.cause))

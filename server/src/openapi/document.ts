@@ -1,4 +1,5 @@
 import { schemaNames } from '@zesty/core/formats'
+import { paperKindParameterSchema, paperSizeParameterSchema } from '@zesty/core/http'
 import { components } from './components'
 import { operations, tags, type Operation } from './operations'
 
@@ -43,6 +44,8 @@ const problem = (status: number, schema: string) => ({
 /** A parameter that is no id: what it is, and what it may be. */
 const special = {
   moment: { schema: { type: 'string', format: 'date-time' }, description: 'A moment, with its zone' },
+  paper: { schema: { type: 'string', enum: paperKindParameterSchema.options }, description: 'Which paper' },
+  size: { schema: { type: 'string', enum: paperSizeParameterSchema.options }, description: 'Size of the paper' },
   revision: { schema: { type: 'integer', minimum: 1 }, description: 'Number of the revision' },
   rule: { schema: { type: 'string' }, description: 'Subject and name of the rule' },
   schema: { schema: { type: 'string', enum: schemaNames }, description: 'Name of the schema' },
@@ -70,12 +73,14 @@ function operationOf(operation: Operation) {
     summary,
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body === undefined ? {} : { requestBody: { required: true, content: json(reference(body)) } }),
+    ...(operation.zip ? { requestBody: { required: true, content: { 'application/zip': {} } } } : {}),
     responses: {
       [answer.status]: {
         description: answer.says,
         headers: schema ? bodyHeaders : headers,
         ...(schema ? { content: json(answer.list ? { type: 'array', items: schema } : schema) } : {}),
         ...(answer.picture ? { content: { 'image/jpeg': {} } } : {}),
+        ...(answer.file === undefined ? {} : { content: { [answer.file]: {} } }),
       },
       ...Object.fromEntries(
         [...errors, 401, 403, 500, 503].map((status) => [

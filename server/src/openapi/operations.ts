@@ -7,10 +7,20 @@ export interface Operation {
   tag: keyof typeof tags
   summary: string
   /** Of the parameters in the path, those that are not ids. */
-  parameters?: Readonly<Record<string, 'moment' | 'revision' | 'rule' | 'schema'>>
+  parameters?: Readonly<Record<string, 'moment' | 'paper' | 'revision' | 'rule' | 'schema' | 'size'>>
   /** Name of the component that the body must be. */
   body?: string
-  answer: { status: 200 | 201 | 204; says: string; schema?: string; list?: true; picture?: true }
+  /** The body is a ZIP. */
+  zip?: true
+  answer: {
+    status: 200 | 201 | 204
+    says: string
+    schema?: string
+    list?: true
+    picture?: true
+    /** A file to be kept, of that kind. */
+    file?: string
+  }
   errors: readonly (400 | 404 | 409 | 413 | 422 | 429)[]
 }
 
@@ -352,6 +362,53 @@ export const operations: readonly Operation[] = [
     summary: 'Take a reading away',
     answer: { status: 200, says: 'What the readings that are left come to', schema: 'Measured' },
     errors: [404],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/papers/{paper}/{size}',
+    id: 'printPaper',
+    tag: 'Conversions',
+    summary: 'A paper by where it is read, as PDF',
+    parameters: { paper: 'paper', size: 'size' },
+    answer: { status: 200, says: 'The paper', file: 'application/pdf' },
+    errors: [400, 404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/help-sheet',
+    id: 'helpSheet',
+    tag: 'Conversions',
+    summary: 'The sheet for a friend who knows, as one page that stands by itself',
+    answer: { status: 200, says: 'The page', file: 'text/html' },
+    errors: [404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/calendar',
+    id: 'calendar',
+    tag: 'Conversions',
+    summary: 'The days of what is to be done, as iCalendar',
+    answer: { status: 200, says: 'The calendar', file: 'text/calendar' },
+    errors: [404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/conversions/{id}/whole',
+    id: 'exportWhole',
+    tag: 'Conversions',
+    summary: 'The conversion whole: plan, revisions, ticks, readings, log and photos in one ZIP',
+    answer: { status: 200, says: 'The ZIP', file: 'application/zip' },
+    errors: [404, 422],
+  },
+  {
+    method: 'post',
+    path: '/api/shops/{shopId}/whole',
+    id: 'importWhole',
+    tag: 'Conversions',
+    summary: 'Take a whole conversion in, or refuse it with every fault',
+    zip: true,
+    answer: { status: 201, says: 'It is taken in', schema: 'Conversion' },
+    errors: [...BODY, 404, 422],
   },
   {
     method: 'get',

@@ -1,4 +1,4 @@
-import { MOST_ENTRIES, type LogEntry } from '@zesty/core/record'
+import { MOST_ENTRIES, type CarriedEntry, type LogEntry } from '@zesty/core/record'
 import { asc, eq } from 'drizzle-orm'
 import type { Database } from '../db/database'
 import { logEntries } from '../db/schema'
@@ -44,4 +44,11 @@ export async function insertLog(
           .map(({ at, ...entry }) => ({ ...entry, by: entry.by ?? by, conversionId, at: new Date(at) })),
       )
       .onConflictDoNothing()
+}
+
+/** An id is of this database only. */
+export function withoutId(entry: LogEntry): CarriedEntry {
+  const carried: Partial<LogEntry> = { ...entry }
+  delete carried.id
+  return carried as CarriedEntry
 }

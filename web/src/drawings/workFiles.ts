@@ -14,8 +14,8 @@ export async function saveWorkDrawing(
   if (as === 'svg') saveBytes(`${title}.svg`, 'image/svg+xml', bytes(toSvg(toDrawing(drawing), title)))
   else if (as === 'dxf') saveBytes(`${title}.dxf`, 'image/vnd.dxf', bytes((await import('./dxf')).toDxf(drawing)))
   else {
-    const { PdfPaper } = await import('./pdfPaper')
-    const pdf = await PdfPaper.open(paper, `${title}. It plans and explains; it certifies nothing.`)
+    const { openPdf } = await import('./openPdf')
+    const pdf = await openPdf(paper, `${title}. It plans and explains; it certifies nothing.`)
     const scale = pdf.drawing(toDrawing(drawing), 'At true size: print at 100 %, then measure the bar')
     if (scale < 1) return 'It does not fit the paper at true size: take the SVG or DXF, or a smaller plate.'
     saveBytes(`${title}.pdf`, 'application/pdf', await pdf.save())

@@ -2,7 +2,8 @@ import { today } from '../../parts/today'
 import { printQuantity, type Plan, type UnitSystem } from '@zesty/core'
 import type { Reading } from '@zesty/core/measurements'
 import { looseEndsOf, scheduleOf, type BuildStep, type Drawing, type Wiring } from '@zesty/core/wiring'
-import { PdfPaper, type Paper } from '../../drawings/pdfPaper'
+import type { Paper } from '@zesty/pdf'
+import { openPdf } from '../../drawings/openPdf'
 
 /** The wiring pack: every sheet, the wire list, the steps with boxes to tick, and what is still open. */
 export async function packPdf(
@@ -14,7 +15,7 @@ export async function packPdf(
   readings: readonly Reading[],
 ): Promise<Uint8Array> {
   const paper: Paper = units === 'imperial' ? 'letter' : 'a4'
-  const pdf = await PdfPaper.open(paper, `${plan.name}: wiring, ${today()}. It plans and explains; local codes rule.`)
+  const pdf = await openPdf(paper, `${plan.name}: wiring, ${today()}. It plans and explains; local codes rule.`)
   for (const { name, drawing } of sheets) pdf.drawing(drawing, name)
   pdf.part('Wire list')
   const columns = [10, 24, 88, 152, 178, 200] as const

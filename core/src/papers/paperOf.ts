@@ -1,0 +1,50 @@
+import { paperKinds, type Paper, type PaperKind, type PaperPart } from './paper'
+import {
+  cardPart,
+  dialPart,
+  foundPart,
+  loosePart,
+  platesPart,
+  readBackPart,
+  recordPart,
+  runInPart,
+  sheetsPart,
+  speedsPart,
+  stopPart,
+  unknownPart,
+  upkeepPart,
+  wireListPart,
+} from './sections'
+import { paperSource, type PaperInput, type PaperSource } from './source'
+
+/** The parts of each paper, in the order they are read. */
+const partsOf: Readonly<Record<PaperKind, readonly ((source: PaperSource) => PaperPart)[]>> = {
+  bench: [sheetsPart, wireListPart, cardPart, runInPart],
+  machine: [speedsPart, stopPart, dialPart],
+  'as-found': [foundPart, platesPart, photosPart],
+  help: [platesPart, wireListPart, readBackPart, unknownPart, recordPart, photosPart],
+  owner: [platesPart, speedsPart, cardPart, readBackPart, loosePart, upkeepPart, recordPart],
+}
+
+function photosPart(): PaperPart {
+  return { title: 'Photos', blocks: [{ kind: 'photos' }] }
+}
+
+/** A paper's parts one after the other, so that whoever makes it can stop between them. */
+export function* paperParts(kind: PaperKind, input: PaperInput): Generator<PaperPart> {
+  const source = paperSource(input)
+  for (const make of partsOf[kind]) yield make(source)
+}
+
+/** What a paper is called, and how it lies, before its parts are made. */
+export const paperHead = (kind: PaperKind, { plan, shop, today }: PaperInput): Omit<Paper, 'parts'> => ({
+  kind,
+  title: `${plan.name}: ${paperKinds[kind].toLowerCase()}. ${shop}, ${today}`,
+  upright: kind !== 'bench',
+})
+
+/** A whole paper. @example paperOf('owner', input).parts.length // 7 */
+export const paperOf = (kind: PaperKind, input: PaperInput): Paper => ({
+  ...paperHead(kind, input),
+  parts: [...paperParts(kind, input)],
+})

@@ -1,0 +1,99 @@
+import { Inject, Injectable } from '@nestjs/common'
+import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
+import { paperHtml, paperKinds, paperOf, type PaperInput, type PaperKind } from '@zesty/core/papers'
+import { cardOf } from '@zesty/core/settings'
+import { looseEndsOf, partsOf, stepsOf, tasksOf, toolsOf, wiringOf, type Task } from '@zesty/core/wiring'
+import { runInOf } from '@zesty/core/run-in'
+import { evaluate } from '@zesty/core'
+import type { Paper as PaperSize, PdfFonts } from '@zesty/pdf'
+import { eq } from 'drizzle-orm'
+import { ConversionsService, type Conversion } from '../conversions/conversions.service'
+import { DATABASE, type Database } from '../db/database'
+import { photos, shops } from '../db/schema'
+import { measurementsAsText } from '../measurements/storedMeasurements'
+import { photosOf } from '../photos/storedPhotos'
+import { notFound } from '../problems/problem'
+import { logOf } from '../record/storedLog'
+import { calendarOf } from './calendar'
+import { FONTS } from './fonts'
+import { printPaper, type PrintedPhoto } from './printPaper'
+
+/** Photos on one paper: the latest of them, or it is a book. */
+const MOST_PHOTOS = 24
+
+/** Papers of a machine as files: PDF, the help sheet as a page too, and its days as a calendar. */
+@Injectable()
+export class PapersService {
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(FONTS) private readonly fonts: PdfFonts,
+    private readonly conversions: ConversionsService,
+  ) {}
+
+  /** Undefined where whoever asked has gone. */
+  async pdf(id: string, kind: PaperKind, size: PaperSize, goesOn: () => boolean) {
+    const { conversion, input } = await this.input(id)
+    const wanted = kind === 'help' || kind === 'as-found' ? await this.photos(id) : []
+    const bytes = await printPaper(kind, input, size, this.fonts, wanted, goesOn)
+    return bytes && { name: nameOf(conversion, kind), bytes }
+  }
+
+  async helpSheet(id: string) {
+    const { conversion, input } = await this.input(id)
+    const seen = (await this.photos(id)).map(({ note, jpeg }) => ({ note, jpeg: Buffer.from(jpeg).toString('base64') }))
+    return { name: nameOf(conversion, 'help'), text: paperHtml(paperOf('help', input), seen) }
+  }
+
+  async calendar(id: string) {
+    const { conversion, input } = await this.input(id)
+    return { name: `${conversion.plan.name}, days`, text: calendarOf(conversion.plan.name, tasks(input)) }
+  }
+
+  private async input(id: string): Promise<{ conversion: Conversion; input: PaperInput }> {
+    const conversion = await this.conversions.find(id)
+    const [shop] = await this.db.select().from(shops).where(eq(shops.id, conversion.shopId))
+    if (!shop) throw notFound('shop')
+    const { text } = await measurementsAsText(this.db, id)
+    return {
+      conversion,
+      input: {
+        plan: conversion.plan,
+        readings: JSON.parse(text) as Measurement[],
+        log: await logOf(this.db, id),
+        units: shop.units,
+        shop: shop.name,
+        today: new Date().toISOString().slice(0, 10),
+      },
+    }
+  }
+
+  private async photos(id: string): Promise<PrintedPhoto[]> {
+    const all = await photosOf(this.db, eq(photos.conversionId, id))
+    return all
+      .slice(-MOST_PHOTOS)
+      .map(({ note, takenAt, jpeg }) => ({ note: note ?? takenAt.slice(0, 10), jpeg: Buffer.from(jpeg, 'base64') }))
+  }
+}
+
+const nameOf = ({ plan }: Conversion, kind: PaperKind): string => `${plan.name}, ${paperKinds[kind].toLowerCase()}`
+
+/** What is still to be done at the machine. */
+function tasks({ plan, readings, log, today }: PaperInput): Task[] {
+  const measured = fitMeasurements(readings)
+  const wiring = wiringOf(plan)
+  const card = cardOf(plan, evaluate(plan, undefined, measured).settings)
+  const steps = stepsOf(
+    plan,
+    wiring,
+    card.lines.slice(0, card.first).map((l) => l.words),
+  )
+  return tasksOf(
+    plan,
+    [...partsOf(wiring), ...toolsOf(plan, wiring)],
+    steps,
+    runInOf(plan, measured).stages,
+    looseEndsOf(plan, steps, wiring, readings),
+    log,
+    today,
+  )
+}
