@@ -19,6 +19,8 @@ export const readableLineSchema = z.strictObject({
   stops: count,
   watches: count,
   next: nextStepSchema,
+  /** The next thing to do at the machine; nothing where nothing is left. */
+  task: z.string().optional(),
 })
 
 /** A machine whose stored plan this release cannot read; it can be exported as it is. */

@@ -1,8 +1,11 @@
 import { setImmediate } from 'node:timers/promises'
 import { Inject, Injectable } from '@nestjs/common'
-import { evaluate } from '@zesty/core'
+import { evaluate, type Plan, type SettingLine } from '@zesty/core'
 import type { MachineLine } from '@zesty/core/http'
 import type { Measured } from '@zesty/core/measurements'
+import { runInOf } from '@zesty/core/run-in'
+import { cardOf } from '@zesty/core/settings'
+import { looseEndsOf, nextTask, partsOf, stepsOf, taskKinds, tasksOf, toolsOf, wiringOf } from '@zesty/core/wiring'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions } from '../db/schema'
@@ -114,7 +117,7 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
   if (!read.ok) return { name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
   const plan = read.value
   try {
-    const { chain, stages, findings, agenda, figures } = evaluate(plan, undefined, measured)
+    const { chain, stages, findings, agenda, figures, settings } = evaluate(plan, undefined, measured)
     return {
       name: plan.name,
       machineKind: plan.survey.machineKind,
@@ -126,8 +129,31 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
       stops: findings.filter((f) => f.severity === 'stop').length,
       watches: findings.filter((f) => f.severity === 'watch').length,
       next: agenda[0],
+      task: taskOf(plan, settings, measured),
     }
   } catch {
     return { name: nameOf(stored), unreadable: saysUnreadable(faultsOfStored(stored)) }
   }
+}
+
+/** The next thing to do at the machine, in words; its log and the days in it are not looked at here. */
+function taskOf(plan: Plan, settings: readonly SettingLine[], measured: Measured | undefined): string | undefined {
+  const wiring = wiringOf(plan)
+  const card = cardOf(plan, settings)
+  const steps = stepsOf(
+    plan,
+    wiring,
+    card.lines.slice(0, card.first).map((line) => line.words),
+  )
+  const tasks = tasksOf(
+    plan,
+    [...partsOf(wiring), ...toolsOf(plan, wiring)],
+    steps,
+    runInOf(plan, measured).stages,
+    looseEndsOf(plan, steps, wiring, []),
+    [],
+    new Date().toISOString().slice(0, 10),
+  )
+  const next = nextTask(tasks)
+  return next && `${taskKinds[next.kind]}: ${next.what}`
 }

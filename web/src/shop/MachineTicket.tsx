@@ -55,7 +55,7 @@ export function MachineTicket({
 }
 
 function Standing({ machine, units }: { machine: ReadableLine; units: UnitSystem }) {
-  const { id, machineKind, chain, stages, stops, watches, next, savedAt } = machine
+  const { id, machineKind, chain, stages, stops, watches, next, task, savedAt } = machine
   return (
     <div className="flex flex-1 flex-col gap-2.5 px-3.5 py-2.5">
       <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px] text-ink-2">
@@ -91,6 +91,7 @@ function Standing({ machine, units }: { machine: ReadableLine; units: UnitSystem
       >
         Next: {next.text}
       </Link>
+      {task !== undefined && <p className="border-t border-rule pt-1.5 text-[15px]">At the machine: {task}</p>}
     </div>
   )
 }

@@ -153,7 +153,9 @@ function UnitsSwitch({ shop }: { shop: Shop }) {
 
 function ImportButton({ shopId }: { shopId: string }) {
   const navigate = useNavigate()
-  const [importMachine, { isLoading }] = api.useImportMachineMutation()
+  const [importMachine, { isLoading: isReading }] = api.useImportMachineMutation()
+  const [importWhole, { isLoading: isUnpacking }] = api.useImportWholeMutation()
+  const isLoading = isReading || isUnpacking
   const [refusal, setRefusal] = useState<string>()
   const take = async (file: File) => {
     if (file.size > LARGEST_CONVERSION_FILE) {
@@ -162,7 +164,11 @@ function ImportButton({ shopId }: { shopId: string }) {
       )
       return
     }
-    const result = await importMachine({ shopId, text: await file.text() })
+    // A ZIP begins with the same two letters everywhere, whatever it is called.
+    const isZip = (await file.slice(0, 2).text()) === 'PK'
+    const result = isZip
+      ? await importWhole({ shopId, zip: file })
+      : await importMachine({ shopId, text: await file.text() })
     if (result.data) {
       notice(`${result.data.plan.name} was taken in`)
       await navigate(`/conversions/${result.data.id}`)
@@ -172,7 +178,7 @@ function ImportButton({ shopId }: { shopId: string }) {
     <>
       <FileButton
         label="Conversion file"
-        accept="application/json,.json"
+        accept="application/json,.json,application/zip,.zip"
         disabled={isLoading}
         words={isLoading ? 'Reading' : 'Import a file'}
         onFile={take}

@@ -107,6 +107,16 @@ export const api = createApi({
       }),
       invalidatesTags: ['Machine', 'Shop'],
     }),
+    importWhole: b.mutation({
+      responseSchema: conversionSchema,
+      query: ({ shopId, zip }: { shopId: string; zip: Blob }) => ({
+        url: `shops/${shopId}/whole`,
+        method: 'POST',
+        body: zip,
+        headers: { 'content-type': 'application/zip' },
+      }),
+      invalidatesTags: ['Machine', 'Shop'],
+    }),
     copyMachine: b.mutation({
       responseSchema: conversionSchema,
       query: (id: string) => ({ url: `conversions/${id}/copy`, method: 'POST' }),

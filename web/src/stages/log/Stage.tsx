@@ -7,6 +7,8 @@ import { WhenSeen } from '../../parts/WhenSeen'
 import { Photos } from '../../photos/Photos'
 import { LogForm } from './LogForm'
 import { LogList } from './LogList'
+import { NextSheet } from './NextSheet'
+import { PapersSheet } from './PapersSheet'
 import { UpkeepSheet } from './UpkeepSheet'
 import { useLog } from './useLog'
 
@@ -14,7 +16,9 @@ const Readings = lazy(() => import('../../measurements/Readings').then((m) => ({
 
 const sections: Section[] = [
   { id: 'log', name: 'Log' },
+  { id: 'next', name: 'What is next' },
   { id: 'upkeep', name: 'Upkeep' },
+  { id: 'papers', name: 'Papers' },
   { id: 'readings', name: 'Readings' },
 ]
 
@@ -44,7 +48,9 @@ export default function LogStage() {
         )}
         <LogList entries={entries} held={held} onRemove={(entry) => void remove(entry)} />
       </section>
+      <NextSheet log={entries} />
       <UpkeepSheet entries={entries} onAdd={add} />
+      <PapersSheet />
       <WhenSeen id="readings" height={260}>
         <Readings />
       </WhenSeen>

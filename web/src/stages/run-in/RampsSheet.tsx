@@ -3,7 +3,7 @@ import { rampOutcomes, rampsTuned, type RampTry, type RampTuning } from '@zesty/
 import { useChange, usePlan } from '../../state/openPlan'
 import { today } from '../../parts/today'
 import { usePrint } from '../../parts/usePrint'
-import { useRunIn } from './useRunIn'
+import { useRunIn } from '../../parts/useRunIn'
 
 /** Ramps are shortened by steps until something does not go clean, and one step back. */
 export function RampsSheet() {

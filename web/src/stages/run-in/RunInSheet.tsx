@@ -8,7 +8,7 @@ import { usePrint } from '../../parts/usePrint'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
 import { StageReadings } from './StageReadings'
-import { useRunIn } from './useRunIn'
+import { useRunIn } from '../../parts/useRunIn'
 
 const marks: Record<RunInStageState, { kind: MarkKind; word: string }> = {
   open: { kind: 'open', word: 'Open' },

@@ -8,7 +8,7 @@ import { usePrint } from '../../parts/usePrint'
 import { useWidth } from '../../parts/useWidth'
 import { goToField } from '../../state/goToField'
 import { useChange, useMeasured, usePlan } from '../../state/openPlan'
-import { useRunIn } from './useRunIn'
+import { useRunIn } from '../../parts/useRunIn'
 
 /** Seconds to standstill over speed by each way, with the limits under which a stop must not fall. */
 export function StopMapSheet() {

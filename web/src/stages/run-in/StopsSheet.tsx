@@ -7,7 +7,7 @@ import { Text } from '../../parts/Text'
 import { usePrint } from '../../parts/usePrint'
 import { goToField } from '../../state/goToField'
 import { useChange, usePlan } from '../../state/openPlan'
-import { useRunIn } from './useRunIn'
+import { useRunIn } from '../../parts/useRunIn'
 
 /** The emergency stop, timed in steps; a step opens when those before it of the same thing are through. */
 export function StopsSheet() {

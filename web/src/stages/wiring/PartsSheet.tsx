@@ -126,6 +126,15 @@ export function PartsSheet({ wiring }: { wiring: Wiring }) {
                       </option>
                     ))}
                   </select>
+                  {(r.state === 'ordered' || r.state === 'paid') && (
+                    <input
+                      type="date"
+                      aria-label={`${r.name} is expected on`}
+                      className="field mt-1 w-[150px]"
+                      value={r.expectedOn ?? ''}
+                      onChange={(e) => write(r, { expectedOn: e.target.value === '' ? undefined : e.target.value })}
+                    />
+                  )}
                 </td>
                 <td className="py-1">
                   <Price name={r.name} price={r.price} onPrice={(price) => write(r, { price })} />

@@ -1,7 +1,7 @@
 import type { Plan } from '@zesty/core'
 import type { Measured } from '@zesty/core/measurements'
 import { runInOf, type RunIn } from '@zesty/core/run-in'
-import { useMeasured, usePlan } from '../../state/openPlan'
+import { useMeasured, usePlan } from '../state/openPlan'
 
 const made = new WeakMap<Plan, { measured: Measured; runIn: RunIn }>()
 
