@@ -47,8 +47,8 @@ describe('a symptom', () => {
     expect(symptomCauses(soundPlan(), measured, 'overload')[0]?.id).toBe('work')
   })
   test('the faults of every manual that ships lead to one, or say nothing rather than a wrong one', () => {
-    const found = [...shippedManuals.values()].flatMap(
-      (m) => m?.faults.map(({ means }) => [means, symptomOfFault(means)]) ?? [],
+    const found = [...shippedManuals.values()].flatMap((m) =>
+      m.faults.map(({ means }) => [means, symptomOfFault(means)]),
     )
     expect(found.length).toBeGreaterThan(5)
     expect(found.filter(([, symptom]) => symptom === undefined).length).toBeLessThan(found.length / 2)

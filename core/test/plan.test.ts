@@ -101,9 +101,9 @@ describe('reading', () => {
     ])
   })
   test('the JSON Schema refuses unknown keys and carries labels', () => {
-    const schema = jsonSchemas()['conversion-4.json']
+    const schema = jsonSchemas()['conversion-5.json']
     expect(schema).toMatchObject({
-      $id: 'urn:zesty-lathe:schema:conversion-4.json',
+      $id: 'urn:zesty-lathe:schema:conversion-5.json',
       additionalProperties: false,
       properties: { plan: { properties: { drive: { properties: { powerW: { title: 'Power' } } } } } },
     })

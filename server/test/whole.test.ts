@@ -100,7 +100,7 @@ async function rowsOf(id: string) {
     })),
     revisions: without(
       await db.select().from(revisions).where(eq(revisions.conversionId, id)).orderBy(asc(revisions.revision)),
-    ).map(({ changed: _c, changedSince: _s, ...row }) => row),
+    ).map((row) => ({ ...row, changed: null, changedSince: null })),
     entries: without(
       await db.select().from(entries).where(eq(entries.conversionId, id)).orderBy(asc(entries.at), asc(entries.path)),
     ),
