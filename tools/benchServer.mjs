@@ -1,4 +1,5 @@
 // @ts-check
+import { fullMachineLines } from './benchMachine.mjs'
 import { Buffer } from 'node:buffer'
 import { spawn } from 'node:child_process'
 import { Agent, request } from 'node:http'
@@ -6,6 +7,7 @@ import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { root } from './paths.mjs'
+import { longestWait } from './longestWait.mjs'
 import { freePort } from './ports.mjs'
 
 /** @typedef {import('./bench.mjs').Line} Line */
@@ -122,23 +124,6 @@ async function largeShop(url, machine) {
   return { shopId: shop.id, ids }
 }
 
-/** The longest that somebody else waits for a word while something is done. @param {string} url @param {() => Promise<unknown>} work */
-async function longestWait(url, work) {
-  let [longest, going] = [0, true]
-  const watching = (async () => {
-    while (going) {
-      const began = performance.now()
-      await ask(`${url}/api/access/me`)
-      longest = Math.max(longest, performance.now() - began)
-      await sleep(2)
-    }
-  })()
-  await work()
-  going = false
-  await watching
-  return longest
-}
-
 const EDITORS = 50
 
 /** Editors that save twice a second. @param {string} url @param {string[]} ids @param {number} seconds */
@@ -207,7 +192,9 @@ export async function serverLines(server, databaseUrl, machine, residentMegabyte
     times.push(performance.now() - began)
   }
   const listMs = times.sort((a, b) => a - b)[15] ?? NaN
-  const readings = await readingsLines(url, ids.at(-1) ?? '')
+  const full = ids.at(-1) ?? ''
+  const readings = await readingsLines(url, full)
+  const whole = await fullMachineLines(url, full)
   const bare = await bareServer(databaseUrl)
   try {
     const rates = await compare(url, bare.url, ids)
@@ -238,6 +225,7 @@ export async function serverLines(server, databaseUrl, machine, residentMegabyte
         ms: firstWait,
       },
       ...readings,
+      ...whole,
       {
         name: `server resident after ${seconds} s of ${EDITORS} editors`,
         measured: `${resident.toFixed(0)} MB`,

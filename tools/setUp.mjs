@@ -115,6 +115,8 @@ export function ensureApplication() {
   const openApiFile = built('server', 'openapi.json')
   const web = built('web', 'index.html')
   once('server', [...buildInputs, 'core/src', 'pdf', 'server'], server, () => buildServer(server, openApiFile))
-  once('web', [...buildInputs, 'core/src', 'pdf', 'web'], web, () => viteBuild('the page', 'web', 'web/vite.config.mjs'))
+  once('web', [...buildInputs, 'core/src', 'pdf', 'web'], web, () =>
+    viteBuild('the page', 'web', 'web/vite.config.mjs'),
+  )
   return { server, openApiFile, webRoot: built('web') }
 }

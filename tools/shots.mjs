@@ -25,22 +25,17 @@ const views = [
   { name: 'drive', machine: 'Gap-bed lathe, east bay', stage: 'drive' },
   { name: 'speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds' },
   { name: 'speed-map', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: (page) => goTo(page, 'Speed map') },
-  { name: 'search', machine: 'Gap-bed lathe, east bay', stage: 'speeds', then: search },
   { name: 'speeds-night', machine: 'Gap-bed lathe, east bay', stage: 'speeds', night: true },
   { name: 'settings', machine: 'Gap-bed lathe, east bay', stage: 'settings' },
   {
-    name: 'working',
-    machine: 'Gap-bed lathe, east bay',
-    stage: 'motor',
-    then: (page) => page.locator('[data-figure="motor.fluxFraction"]').first().click(),
-  },
-  {
-    name: 'palette',
-    machine: 'Long-bed turning lathe',
-    stage: 'motor',
+    name: 'run-in',
+    machine: 'Tool grinder',
     shop: 'Juniper Wash',
-    then: (page) => page.keyboard.press('/'),
+    stage: 'run-in',
+    then: (page) => goTo(page, 'Run-in sheet'),
   },
+  { name: 'dial', machine: 'Plain-bed lathe, west wall', stage: 'dial', then: (page) => goTo(page, 'Dial plate') },
+  { name: 'log', machine: 'Plain-bed lathe, west wall', stage: 'log' },
   { name: 'phone-speeds', machine: 'Gap-bed lathe, east bay', stage: 'speeds', size: phone },
   { name: 'phone-build', machine: 'Gap-bed lathe, east bay', stage: 'wiring', size: phone, then: aStep },
 ]
@@ -68,15 +63,6 @@ async function aStep(page) {
 async function goTo(page, part) {
   await page.getByRole('button', { name: part, exact: true }).first().click()
   await page.waitForTimeout(1200)
-}
-
-/** The search, run to its end, with the first result beside the plan. @param {import('@playwright/test').Page} page */
-async function search(page) {
-  await goTo(page, 'Search')
-  await page.getByLabel('A pair of pulleys and belt').fill('60')
-  await page.getByRole('region', { name: 'Search for the best' }).getByRole('button', { name: 'Search' }).click()
-  await page.getByText(/combinations looked through/).waitFor({ timeout: 120_000 })
-  await goTo(page, 'Search')
 }
 
 /**

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { CERTIFIES, paperKinds } from '@zesty/core/papers'
+import ICAL from 'ical.js'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { bytesOf } from './bytesOf'
 import { harness, type Harness } from './harness'
@@ -111,7 +112,16 @@ test('days come as iCalendar, lines folded and ended as RFC 5545 has it', async 
   const lines = text.split('\r\n')
   expect(lines[0]).toBe('BEGIN:VCALENDAR')
   expect(lines.filter((l) => l !== '').every((l) => Buffer.byteLength(l) <= 75)).toBe(true)
-  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(2)
-  expect(text).toMatch(/DTSTART;VALUE=DATE:20261205/)
-  expect(text).toMatch(/DTSTART;VALUE=DATE:20261224/)
+  // Opened by another program: two days, each of one whole day.
+  const events = new ICAL.Component(ICAL.parse(text) as unknown[])
+    .getAllSubcomponents('vevent')
+    .map((e) => new ICAL.Event(e))
+  expect(events.map((e) => [e.startDate.toString(), e.startDate.isDate, e.duration.toString()]).sort()).toEqual([
+    ['2026-12-05', true, 'P1D'],
+    ['2026-12-24', true, 'P1D'],
+  ])
+  expect(events.map((e) => e.summary).sort()).toEqual([
+    'Gap-bed lathe, east bay: buy last day to send parts back',
+    'Gap-bed lathe, east bay: wait for cable glands',
+  ])
 })

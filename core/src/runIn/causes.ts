@@ -116,7 +116,7 @@ function ampsCauses(
           },
         ]
       : []
-  if (stage.id.endsWith('-cut'))
+  if (stage.id.endsWith('-cut') || stage.id === 'warm')
     return high
       ? [
           {
@@ -131,7 +131,8 @@ function ampsCauses(
             test: 'A fresh edge, the same cut.',
             change: 'Grind or turn the insert.',
           },
-          ...ofFlux(facts, hz, true),
+          // Amps of a wrong link are reckoned without a load: under a cut they say nothing.
+          ...ofFlux(facts, hz, true).map(withoutNumber),
         ]
       : [
           {
@@ -181,6 +182,8 @@ function ampsCauses(
       : []
   return [...unlike, ...ofFlux(facts, hz, true), ...boost, drag, clampedWrong]
 }
+
+const withoutNumber = ({ id, says, test, change }: Candidate): Candidate => ({ id, says, test, change })
 
 /** Wrong links, and a base for the other half of the world: each makes amps of its own. */
 function ofFlux(facts: Facts, hz: number | undefined, high: boolean): Candidate[] {

@@ -10,8 +10,8 @@ export interface LooseEnd {
   what: string
   /** With it open the machine is not used. */
   stop: boolean
-  /** Typed by somebody; from a step that was left or went wrong; a proof from before a change. */
-  from: 'typed' | 'step' | 'change'
+  /** Typed by somebody; from a step that was left or went wrong; a proof from before a change; not made yet. */
+  from: 'typed' | 'step' | 'change' | 'mount'
 }
 
 /**
@@ -45,8 +45,18 @@ export function looseEndsOf(
       ? [{ id, what: `${title}: the wiring was changed since`, stop: looseEnd?.stop === true, from: 'change' }]
       : []
   })
-  return [...typed, ...left]
+  return [...typed, ...left, ...notMade(plan)]
 }
+
+/** What the machine wants beside its wiring, and does not have yet. */
+const notMade = ({ mount }: Plan): LooseEnd[] => [
+  ...(mount.guard === 'to-make'
+    ? [{ id: 'guard', what: 'The guard over belt and pulleys is not made yet', stop: true, from: 'mount' as const }]
+    : []),
+  ...(mount.keeper === 'to-make'
+    ? [{ id: 'keeper', what: 'The belt keeper is not made yet', stop: false, from: 'mount' as const }]
+    : []),
+]
 
 /** Whether a proof is of a wiring that is not this one. */
 const isOutdated = ({ part }: BuildStep, proved: string | undefined, now: string): boolean =>

@@ -3,6 +3,7 @@ import type { LooseEnd } from '@zesty/core/wiring'
 import { useState } from 'react'
 import { Mark } from '../../parts/Mark'
 import { newId } from '../../parts/newId'
+import { goToField } from '../../state/goToField'
 import { useChange, usePlan } from '../../state/openPlan'
 
 /** What is temporary or left; in use with these open only where none is a stop. */
@@ -33,7 +34,16 @@ export function LooseEnds({ ends, onStep }: { ends: readonly LooseEnd[]; onStep:
           <li key={`${end.from} ${end.id}`} className="flex flex-wrap items-center gap-2 border-t border-rule py-1">
             <Mark kind={end.stop ? 'stop' : 'watch'} />
             <span className="min-w-0 flex-1">{end.what}</span>
-            {end.from !== 'typed' && (
+            {end.from === 'mount' && (
+              <button
+                type="button"
+                className="btn btn-quiet no-print"
+                onClick={() => goToField(end.id === 'guard' ? 'mount.guard' : 'mount.keeper')}
+              >
+                To the mount
+              </button>
+            )}
+            {(end.from === 'step' || end.from === 'change') && (
               <button
                 type="button"
                 className="btn btn-quiet no-print"
