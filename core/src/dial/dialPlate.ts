@@ -14,6 +14,8 @@ import { hertzAtMark, rpmAtMark } from './dialOf'
 const TICK = 2.6
 const MINOR = 1.4
 const TEXT = 2.9
+/** From a tick to its word. */
+const GAP = 0.6
 /** Depth of a ring: tick, words, air. */
 const RING = 9.5
 const EDGE = 2
@@ -104,7 +106,10 @@ export function dialPlate(plan: Plan, measured: Measured): DialPlate {
         width: label === undefined ? 0.2 : 0.35,
       })
       if (label === undefined) continue
-      const at = onCircle(cx, cy, radius - TICK - TEXT / 2 - 1.1, deg)
+      // A word lies level: beside the hole it reaches in by its half width, over and under it by its half height.
+      const rad = (deg * Math.PI) / 180
+      const reach = Math.abs(Math.sin(rad)) * (textWidth(label, TEXT, 600) / 2) + Math.abs(Math.cos(rad)) * (TEXT / 2)
+      const at = onCircle(cx, cy, radius - TICK - GAP - reach, deg)
       items.push(word('words', at.x, at.y + TEXT * 0.35, label, TEXT, true))
     }
     if (plan.dial.dangers === true && made.position)

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -8,6 +9,7 @@ import { and, eq, inArray } from 'drizzle-orm'
 import { z } from 'zod'
 import type { Database } from '../db/database'
 import { conversions, libraryItems, marks, revisions, shops } from '../db/schema'
+import { insertLog } from '../record/storedLog'
 import { insertMeasurements } from '../measurements/storedMeasurements'
 
 const shopFileSchema = z.strictObject({
@@ -99,6 +101,11 @@ async function addDemo(db: Database, folder: string, samples: readonly LibraryIt
         await tx.insert(revisions).values({ conversionId: row.id, revision: 1, plan, origin: 'demo' })
         if (inFile.measurements.length > 0)
           await insertMeasurements(tx, row.id, inFile.measurements)
+        await insertLog(
+          tx,
+          row.id,
+          inFile.log.map((entry) => ({ ...entry, id: randomUUID() })),
+        )
       }
     }
   })
