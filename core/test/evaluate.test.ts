@@ -1,3 +1,4 @@
+import { stageIds } from '../src/stages/stages'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
@@ -158,7 +159,7 @@ describe('half-empty plans', () => {
   test('an empty plan is open at every stage and has no state but open in the chain', () => {
     const evaluation = evaluate(emptyPlan('x'))
     expect(evaluation.chain.map((l) => l.state)).toEqual(['open', 'open', 'open', 'open', 'open'])
-    expect(evaluation.stages.map((s) => s.state)).toEqual(Array(7).fill('open'))
+    expect(evaluation.stages.map((s) => s.state)).toEqual(stageIds.map(() => 'open'))
   })
 })
 

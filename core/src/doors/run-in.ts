@@ -1,6 +1,6 @@
 // The run-in sheet: stages with what each reading should be, causes, ramps tuned, emergency stops in steps, the stop map.
 export { runInOf, stopMapOf, type RunIn } from '../runIn/runInOf'
-export { type Cause } from '../runIn/causes'
+export { type Cause } from '../runIn/causes/cause'
 export { bandText, isExpected, judgeRunIn, offBy, type RunInReading, type RunInVerdict } from '../runIn/reading'
 export { seenKey, type SeenItem } from '../runIn/stage'
 export { type JudgedReading, type JudgedStage, type RunInStageState } from '../runIn/runInSheet'

@@ -1,20 +1,8 @@
 import { paperKinds, type Paper, type PaperKind, type PaperPart } from './paper'
-import {
-  cardPart,
-  dialPart,
-  foundPart,
-  loosePart,
-  platesPart,
-  readBackPart,
-  recordPart,
-  runInPart,
-  sheetsPart,
-  speedsPart,
-  stopPart,
-  unknownPart,
-  upkeepPart,
-  wireListPart,
-} from './sections'
+import { sheetsPart, wireListPart, cardPart, runInPart } from './benchParts'
+import { speedsPart, dialPart, stopPart } from './machineParts'
+import { platesPart, readBackPart, foundPart } from './plateParts'
+import { recordPart, unknownPart, loosePart, upkeepPart } from './recordParts'
 import { paperSource, type PaperInput, type PaperSource } from './source'
 
 /** The parts of each paper, in the order they are read. */
