@@ -38,7 +38,7 @@ describe('reading', () => {
       fc.property(arbitraryPlan, (plan) => {
         expect(readConversionFile(JSON.parse(JSON.stringify(conversionFile(plan))))).toEqual({
           ok: true,
-          value: { plan: JSON.parse(JSON.stringify(plan)) as unknown, measurements: [], photos: [] },
+          value: { plan: JSON.parse(JSON.stringify(plan)) as unknown, measurements: [], log: [], photos: [] },
         })
       }),
       { numRuns: 200 },

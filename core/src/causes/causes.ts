@@ -2,7 +2,7 @@ import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
 import { actingValue } from '../facts/settings/settingsFacts'
 import type { SettingId } from '../plan'
-import { message, seconds, type Message } from '../quantities'
+import { amps, message, seconds, type Message } from '../quantities'
 import type { SymptomId } from '../log/symptoms'
 
 /** What a symptom may come from on this machine. */
@@ -44,6 +44,9 @@ export function numbersOf(facts: Facts) {
     return typeof value === 'number' ? value : undefined
   }
   const belt = facts.belts.find((b) => b.capacity?.slipsNm !== undefined)
+  const read = Object.values(measured.amps).filter((a) => a !== undefined)
+  const worstAmps = read.length === 0 ? undefined : Math.max(...read)
+  const plateA = numberOf(motor.plateCurrentA)
   return {
     facts,
     plan,
@@ -59,10 +62,14 @@ export function numbersOf(facts: Facts) {
     minHz: numberOf(settings.minimumHz),
     maxHz: numberOf(settings.maximumHz),
     baseHz: numberOf(settings.baseFrequencyHz),
-    plateA: numberOf(motor.plateCurrentA),
+    plateA,
     outputA: numberOf(drive.outputA),
-    /** The most that was read on a lead; 0 where none was. */
-    worstAmps: Math.max(0, ...Object.values(measured.amps).filter((a) => a !== undefined)),
+    /** The most that was read on a lead. */
+    worstAmps,
+    overPlate:
+      worstAmps === undefined || plateA === undefined
+        ? undefined
+        : message`${amps(worstAmps)} was read; the plate has ${amps(plateA)}.`,
     /** N m at the small pulley: what the belt holds, and what a start may ask. */
     slips: numberOf(belt?.capacity?.slipsNm),
     start: numberOf(belt?.capacity?.startNm),

@@ -1,6 +1,6 @@
 import { against, cause, type Causes } from './causes'
 import { numberOf } from '../facts/figure'
-import { amps, hertz, message } from '../quantities'
+import { hertz, message } from '../quantities'
 
 /** Of a machine without pull or with another speed than was asked, hot or loud. */
 export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobbles' | 'whistle'> = {
@@ -44,7 +44,7 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
       ),
     ]
   },
-  hot: ({ plan, minHz, baseHz, plateA, worstAmps }) => {
+  hot: ({ plan, minHz, baseHz, plateA, worstAmps, overPlate }) => {
     return [
       cause(
         'fan',
@@ -65,13 +65,11 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
       ),
       cause(
         'load',
-        against(worstAmps || undefined, plateA),
+        against(worstAmps, plateA),
         'More amps than the plate',
         'Amps during the work.',
         'Less load.',
-        worstAmps > 0 && plateA !== undefined
-          ? message`${amps(worstAmps)} was read; the plate has ${amps(plateA)}.`
-          : undefined,
+        overPlate,
       ),
     ]
   },
@@ -102,7 +100,7 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
       ),
     ]
   },
-  slows: ({ plan, plateA, worstAmps }) => {
+  slows: ({ plan, plateA, worstAmps, overPlate }) => {
     return [
       cause(
         'joint',
@@ -120,13 +118,11 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
       ),
       cause(
         'overload',
-        against(worstAmps || undefined, plateA),
+        against(worstAmps, plateA),
         'Its overload is nearing, and it gives way',
         'Amps while it slows: at the plate’s or over?',
         'Less load, or a slower position.',
-        worstAmps > 0 && plateA !== undefined
-          ? message`${amps(worstAmps)} was read; the plate has ${amps(plateA)}.`
-          : undefined,
+        overPlate,
       ),
       cause(
         'heat',

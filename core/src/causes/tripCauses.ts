@@ -59,18 +59,16 @@ export const tripCauses: Causes<'over-voltage' | 'over-current' | 'overload' | '
       cause('brake', 0.15, 'It starts against something that is held', 'Turn by hand, locked off.', 'Free it.'),
     ]
   },
-  overload: ({ minHz, baseHz, plateA, worstAmps, numberOfSetting }) => {
+  overload: ({ minHz, baseHz, plateA, worstAmps, numberOfSetting, overPlate }) => {
     const overload = numberOfSetting('overloadA')
     return [
       cause(
         'work',
-        against(worstAmps || undefined, plateA),
+        against(worstAmps, plateA),
         'The work takes more than the plate',
         'Amps during the work, clips put on dead.',
         'Less depth, or a slower belt position.',
-        worstAmps > 0 && plateA !== undefined
-          ? message`${amps(worstAmps)} was read; the plate has ${amps(plateA)}.`
-          : undefined,
+        overPlate,
       ),
       cause(
         'setting',
