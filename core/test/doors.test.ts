@@ -5,6 +5,7 @@ import ts from 'typescript'
 import * as index from '../src/doors/index'
 import * as manual from '../src/doors/manual'
 import * as measurements from '../src/doors/measurements'
+import * as runIn from '../src/doors/run-in'
 import * as search from '../src/doors/search'
 import * as settings from '../src/doors/settings'
 import * as speeds from '../src/doors/speeds'
@@ -85,6 +86,7 @@ describe('an example above a function', () => {
     ...measurements,
     ...wiring,
     ...settings,
+    ...runIn,
   }
   /** What a line of an example comes to, with every name of the doors at hand. */
   const valueOf = (code: string): unknown =>

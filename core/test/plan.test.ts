@@ -31,7 +31,7 @@ const faultsOf = (document: unknown): string[] => {
 describe('reading', () => {
   test('an empty plan and every demo plan validate', () => {
     expect(readPlan(emptyPlan('x')).ok).toBe(true)
-    expect(demoPlans.size).toBe(7)
+    expect(demoPlans.size).toBe(8)
   })
   test('any valid plan survives a journey through a file', () => {
     fc.assert(

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { evaluate } from '../src/evaluate/evaluate'
 import { readItem } from '../src/library/readItem'
 import {
+  PLAN_VERSION,
   CONVERSION_FORMAT,
   emptyPlan,
   planDifference,
@@ -130,7 +131,7 @@ test('plans of version 1 are still opened, in a file too', () => {
   const plan = old({ motor: { kind: 'three-phase', powerW: 1500 } }, 1)
   expect(read(plan).motor).toMatchObject({ kind: 'induction', powerW: 1500 })
   const file = readConversionFile({ format: CONVERSION_FORMAT, plan })
-  expect(file.ok ? file.value.plan.schemaVersion : file.faults).toBe(4)
+  expect(file.ok ? file.value.plan.schemaVersion : file.faults).toBe(PLAN_VERSION)
 })
 
 test('items of the library go the same way, and say what of them cannot be read', () => {

@@ -43,6 +43,7 @@ export const ringsOf = (plan: Plan): DialRing[] =>
         },
       ]
 
+/** The plate of the speed dial at true size: edge, hole, rings of round values, danger arcs, a safe start, a bar to check by. */
 export function dialPlate(plan: Plan, measured: Measured): DialPlate {
   const { facts } = factsFor(plan, measured)
   const scale = dialScale(plan.dial)

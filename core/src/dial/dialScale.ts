@@ -20,6 +20,7 @@ const USUAL = { from: 0, to: 10, arcDeg: 270, plateMm: 90, holeMm: 10 } as const
 /** Marks nearer than this are one mark. */
 const LEAST_APART = 0.1
 
+/** How the dial turns and how large it is drawn, with what is usual for what nobody said. */
 export function dialScale(dial: Dial): DialScale {
   const from = dial.fromMark ?? USUAL.from
   const to =

@@ -10,6 +10,7 @@ export const RUN_IN = 'Run-in: '
 export const ofRunIn = (stage: string, thing?: string): string =>
   `${RUN_IN}${stage}${thing === undefined ? '' : `, ${thing}`}`
 
+/** Whether a reading was taken at a stage of the run-in. */
 export const isOfRunIn = ({ of }: Pick<Reading, 'of'>): boolean => of?.startsWith(RUN_IN) === true
 
 /** By what the newest reading of a thing is found again. */

@@ -31,7 +31,7 @@ export const paperHead = (kind: PaperKind, { plan, shop, today }: PaperInput): O
   upright: kind !== 'bench',
 })
 
-/** A whole paper. @example paperOf('owner', input).parts.length // 7 */
+/** A whole paper, its parts made one after the other. */
 export const paperOf = (kind: PaperKind, input: PaperInput): Paper => ({
   ...paperHead(kind, input),
   parts: [...paperParts(kind, input)],

@@ -34,6 +34,7 @@ export interface RunInReading {
   how?: string
 }
 
+/** Whether something is expected at all; else it says for want of what not. */
 export const isExpected = (expected: Expected | NotExpected): expected is Expected => 'value' in expected
 
 export type RunInVerdict = 'good' | 'look' | 'stop' | 'open' | 'not-judged'
