@@ -28,8 +28,8 @@ const beyond: Readonly<Record<Milestone, { stage: StageId; text: string }>> = {
   },
   'first-power': { stage: 'settings', text: 'Print the settings card, wire it, enter the card, and say so' },
   'first-spin': { stage: 'settings', text: 'Make the checks before first spin, with the belt off' },
-  'on-machine': { stage: 'survey', text: 'Put the belt on, run it in, and take readings' },
-  'in-use': { stage: 'survey', text: 'It is in use: take readings now and then' },
+  'on-machine': { stage: 'run-in', text: 'Put the belt on, and run it in by its sheet' },
+  'in-use': { stage: 'log', text: 'It is in use: keep its log, and look after it' },
 }
 
 /**

@@ -59,7 +59,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
         <Command.Group heading="Stages" className={group}>
           {stageIds.map((s, i) => (
             <Command.Item key={s} className={item} value={`stage ${stages[s].name}`} onSelect={run(() => openStage(s))}>
-              {stages[s].name} <kbd className="font-sans text-ink-2">{i + 1}</kbd>
+              {stages[s].name} <kbd className="font-sans text-ink-2">{(i + 1) % 10}</kbd>
             </Command.Item>
           ))}
         </Command.Group>
