@@ -65,6 +65,11 @@ describe('the sheet of a machine', () => {
           expect(speed.expected.value).toBeLessThanOrEqual(limit)
       }
   })
+  test('nor the empty spindle over what it was built for, on any position', () => {
+    const plan = applyPatch(soundPlan(), [set('survey.originalTopRpm', 400)])
+    expect(wanted(plan, 'empty-b', 'rpm')).toBeLessThanOrEqual(400)
+    expect(stageOf(plan, 'empty-b').hz).toBeLessThan(50)
+  })
   test('says what is missing where nothing can be expected', () => {
     const plan = applyPatch(soundPlan(), [set('motor.lowVoltageA', undefined), set('motor.highVoltageA', undefined)])
     const { expected } = readingOf(plan, 'rated-cut', 'amps-u')

@@ -19,6 +19,19 @@ export function workedPositions({ speeds }: Facts): PositionFacts[] {
   return all.length > 0 ? all : positions.slice(0, 1)
 }
 
+/** Base hertz, or what the spindle as it was built allows on a faster position. */
+function hertzWithinSpindle(
+  { plan }: Facts,
+  base: number | undefined,
+  ratio: number | undefined,
+  poles: number | undefined,
+): number | undefined {
+  const { originalTopRpm } = plan.survey
+  if (base === undefined || originalTopRpm === undefined || ratio === undefined || ratio <= 0 || poles === undefined)
+    return base
+  return Math.min(base, Math.max(1, Math.floor(hertzAtRpm(originalTopRpm / ratio, poles))))
+}
+
 /** Friction of the train as the motor's shaft feels it. */
 const frictionAtMotor = ({ stop }: Facts, position: PositionFacts): number => {
   const [nm, ratio, efficiency] = [stop.frictionNm, position.speedRatio, position.efficiency].map(numberOf)
@@ -111,30 +124,31 @@ export function beltStages(facts: Facts): RunInStage[] {
     const words = name.toLowerCase()
     const spindle = numberOf(position.speedRatio)
     const poles = numberOf(facts.motor.poles)
+    const at = hertzWithinSpindle(facts, base, spindle, poles)
     const from =
-      base === undefined || spindle === undefined || poles === undefined ? undefined : (120 * base * spindle) / poles
-    const down = base === undefined ? undefined : downReading(facts, words, base, position.position.id)
+      at === undefined || spindle === undefined || poles === undefined ? undefined : (120 * at * spindle) / poles
+    const down = at === undefined ? undefined : downReading(facts, words, at, position.position.id)
     return {
       id: `empty-${position.position.id}`,
       name,
       do: [
-        `Belt on ${position.name}. Nothing on the spindle. RUN, up to ${print(base)}.`,
+        `Belt on ${position.name}. Nothing on the spindle. RUN, up to ${print(at)}.`,
         'Two minutes, then read; then STOP; then once more, and let it coast.',
       ],
-      ...(base === undefined ? {} : { hz: base }),
+      ...(at === undefined ? {} : { hz: at }),
       position: { id: position.position.id, name: position.name },
       readings:
-        base === undefined
+        at === undefined
           ? []
           : [
-              ...(noSpindle ? [] : [rpmReading(facts, words, base, position)]),
+              ...(noSpindle ? [] : [rpmReading(facts, words, at, position)]),
               ...ampsReadings(facts, words, {
-                hz: base,
+                hz: at,
                 positionId: position.position.id,
                 shaftNm: frictionAtMotor(facts, position),
                 band: [0.25, 0.3],
               }),
-              upReading(facts, words, base, position.position.id),
+              upReading(facts, words, at, position.position.id),
               ...(down ? [down] : []),
               ...coastReading(facts, words, position, undefined, from),
             ],
