@@ -29,7 +29,7 @@ const views = [
   { name: 'settings', machine: 'Gap-bed lathe, east bay', stage: 'settings' },
   {
     name: 'run-in',
-    machine: 'Tool grinder',
+    machine: 'Bench shaper',
     shop: 'Juniper Wash',
     stage: 'run-in',
     then: (page) => goTo(page, 'Run-in sheet'),
