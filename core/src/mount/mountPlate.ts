@@ -7,11 +7,14 @@ const EDGE = 15
 const TEXT = 5
 
 /**
- * The plate between an old machine and a new motor: the machine's holes, and slots for the motor's feet as long as the belt
+ * The plate or riser between an old machine and a new motor: the machine's holes, and slots for the motor's feet as long as the belt
  * wants. Undefined while the feet of either are not known.
  */
 export function mountPlate(plan: Plan): WorkDrawing | undefined {
   const { old, next } = feetOf(plan)
+  const raise = (old.heightMm ?? 0) - (next.heightMm ?? 0)
+  const isRiser = plan.mount.seat === 'riser' && old.heightMm !== undefined && next.heightMm !== undefined && raise > 0
+  const thick = isRiser ? raise : plan.mount.plateMm
   if (
     old.acrossMm === undefined ||
     old.alongMm === undefined ||
@@ -50,7 +53,7 @@ export function mountPlate(plan: Plan): WorkDrawing | undefined {
   text(
     cx,
     y0 - 12,
-    `${mm(wide)} x ${mm(long)}${plan.mount.plateMm === undefined ? '' : `, ${mm(plan.mount.plateMm)} thick`}`,
+    `${isRiser ? 'Riser' : 'Plate'} ${mm(wide)} x ${mm(long)}${thick === undefined ? '' : `, ${mm(thick)} thick`}`,
   )
   text(
     cx,

@@ -31,7 +31,10 @@ export async function printPaper(
     await setImmediate()
     if (!goesOn()) return undefined
     pdf.part(name)
-    for (const block of blocks) await print(pdf, block, photos)
+    for (const block of blocks) {
+      await setImmediate()
+      await print(pdf, block, photos)
+    }
   }
   return pdf.save()
 }

@@ -68,7 +68,7 @@ export function MountSheet() {
       <Tension mount={mount} heard={heard} />
       {mount.plate && (
         <div className="mt-3">
-          <h3 className="font-semibold">Mounting plate</h3>
+          <h3 className="font-semibold">{plan.mount.seat === 'riser' ? 'Riser' : 'Mounting plate'}</h3>
           <div className="max-w-[520px] rounded-md border border-rule bg-card p-2">
             <DrawingView
               drawing={toDrawing(mount.plate)}
