@@ -1,7 +1,7 @@
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
-import { actingValue } from '../facts/settings/settingsFacts'
 import { held, permittedAtThread } from '../facts/spindle/held'
+import { actingRamp } from './actingRamp'
 import { rampOutcomes, type RampTry } from '../plan'
 import { angularSpeed } from '../drivetrain/angularSpeed'
 
@@ -30,7 +30,7 @@ export function tuneRamp(facts: Facts, ramp: 'up' | 'down'): RampTuning {
   const tries = (facts.plan.runIn.tries ?? []).filter(
     (t) => t.ramp === ramp && t.seconds !== undefined && t.saw !== undefined,
   )
-  const now = actingValue(facts.settings.lines, ramp === 'up' ? 'accelerationS' : 'decelerationS')
+  const now = actingRamp(facts, ramp === 'up' ? 'accelerationS' : 'decelerationS')
   const floor = floorOf(facts, ramp)
   const withFloor = floor === undefined ? {} : { floor }
   const clean = tries.filter((t) => t.saw === 'good').map((t) => t.seconds ?? Infinity)

@@ -6,6 +6,7 @@ import { amps as ampsOf, hertz, message, rpm, seconds, volts as voltsOf } from '
 import { rpmAtHertz } from '../motor'
 import { actingValue } from '../facts/settings/settingsFacts'
 import { rampMeaningOf } from '../facts/settings/rampOfDrive'
+import { actingRamp, type RampId } from './actingRamp'
 import { motorAt, missingOf, voltsAt } from './motorAt'
 import { runInReading, within, type NotExpected, type RunInReading } from './reading'
 
@@ -103,19 +104,17 @@ export function rpmReading(facts: Facts, stage: string, hz: number, position: Po
   )
 }
 
-export type RampId = 'accelerationS' | 'decelerationS'
-
 /** Seconds that the drive's own ramp takes between standstill and some hertz. */
 export function rampTo(facts: Facts, id: RampId, hz: number): number | NotExpected {
-  const whole = actingValue(facts.settings.lines, id)
+  const whole = actingRamp(facts, id)
   const top = numberOf(facts.settings.maximumHz)
-  if (typeof whole !== 'number' || top === undefined || top <= 0) {
+  if (whole === undefined || top === undefined || top <= 0) {
     const missing = facts.settings.lines.find((l) => l.id === id)?.missing ?? []
     return missing.length > 0
       ? { missing }
       : top === undefined
         ? missingOf(facts.settings.maximumHz)
-        : { missing: [], because: 'Its highest hertz come to nothing' }
+        : { missing: [], because: 'Ramp or highest hertz come to nothing' }
   }
   return (whole * hz) / top
 }

@@ -7,6 +7,7 @@ import { permittedAtThread, held } from '../facts/spindle/held'
 import { holderName, limitOf } from '../facts/spindle/spindleLimits'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { rampsAtMushroom, set, type Patch, type PlanPath } from '../plan'
+import { actingRamp } from './actingRamp'
 import { massOn } from './massOn'
 import { shortestStop } from './shortestStop'
 import { BARE } from './stopSteps'
@@ -83,7 +84,7 @@ export function stopMap(facts: Facts, position: PositionFacts, index: number | u
     const seconds = rpm.map(at)
     return seconds.every((s) => s !== undefined) ? [{ id, name, kind: 'limit', seconds: seconds }] : []
   }
-  const ramp = actingValue(facts.settings.lines, 'decelerationS')
+  const ramp = actingRamp(facts, 'decelerationS')
   const brakes = actingValue(facts.settings.lines, 'stopMode') !== 'coast'
   const { emergencyStop, quickRampS } = plan.controls
   const permittedNm =
@@ -97,7 +98,7 @@ export function stopMap(facts: Facts, position: PositionFacts, index: number | u
     rpm,
     lines: [
       way('coast', 'Coasting', (n) => w(n) / frictionNm),
-      ...(typeof ramp === 'number' && brakes ? [way('ramp', 'STOP, by its ramp', (n) => (ramp * n) / top)] : []),
+      ...(ramp !== undefined && brakes ? [way('ramp', 'STOP, by its ramp', (n) => (ramp * n) / top)] : []),
       ...(rampsAtMushroom(emergencyStop) && quickRampS !== undefined
         ? [way('mushroom', 'Mushroom, by its ramp', (n) => (quickRampS * n) / top)]
         : []),

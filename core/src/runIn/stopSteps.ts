@@ -1,6 +1,5 @@
 import type { Facts } from '../facts/facts'
 import { isKnown, numberOf } from '../facts/figure'
-import { actingValue } from '../facts/settings/settingsFacts'
 import { held, permittedAtThread } from '../facts/spindle/held'
 import { holderName, limitOf } from '../facts/spindle/spindleLimits'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
@@ -9,6 +8,7 @@ import { emergencyStops, rampsAtMushroom, type PlanPath } from '../plan'
 import { message, newtonMetres, rpm, type Message } from '../quantities'
 import { hertzAtRpm } from '../motor'
 import { unscrew } from '../workholding'
+import { actingRamp } from './actingRamp'
 import { workedPositions } from './beltStages'
 import { coastFrom, massOn } from './massOn'
 import { isExpected, type Expected, type NotExpected } from './reading'
@@ -232,8 +232,8 @@ function expectedStop(
     }
   }
   const { emergencyStop, quickRampS } = facts.plan.controls
-  const whole = rampsAtMushroom(emergencyStop) ? quickRampS : actingValue(facts.settings.lines, 'decelerationS')
-  if (typeof whole !== 'number') return { missing: ['controls.quickRampS'] }
+  const whole = rampsAtMushroom(emergencyStop) ? quickRampS : actingRamp(facts, 'decelerationS')
+  if (whole === undefined) return { missing: ['controls.quickRampS'] }
   const value = (whole * fromRpm) / topRpm
   return {
     value,
