@@ -1,4 +1,5 @@
 // @ts-check
+import { Buffer } from 'node:buffer'
 import { performance } from 'node:perf_hooks'
 import { longestWait } from './longestWait.mjs'
 

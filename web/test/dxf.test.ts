@@ -20,7 +20,7 @@ interface Entity {
 /** What another program finds in the file. */
 function opened(drawing: WorkDrawing): Entity[] {
   const read = new DxfParser().parseSync(toDxf(drawing))
-  return (read?.entities ?? []) as unknown as Entity[]
+  return read?.entities ?? []
 }
 
 const plan = applyPatch(emptyPlan('Lathe'), [
