@@ -17,7 +17,7 @@ test('from an empty shop to a first verdict, a remedy, undo, export, and the sam
   await page.goto('/')
   await page.getByRole('button', { name: 'Shop', exact: true }).click()
   await page.getByLabel('Name of the shop').fill('Back shed')
-  await page.getByRole('button', { name: 'Set up the shop' }).click()
+  await page.getByLabel('Name of the shop').press('Enter')
 
   // The empty shop says what it is for and offers the first step.
   await expect(page.getByRole('heading', { name: 'What machine is it?' })).toBeVisible()
@@ -89,7 +89,7 @@ test('from an empty shop to a first verdict, a remedy, undo, export, and the sam
   await page.goto('/')
   await page.getByRole('button', { name: 'Shop', exact: true }).click()
   await page.getByLabel('Name of the shop').fill('Across the road')
-  await page.getByRole('button', { name: 'Set up the shop' }).click()
+  await page.getByLabel('Name of the shop').press('Enter')
   await expect(page.getByRole('heading', { name: 'Across the road', level: 1 })).toBeVisible()
   await page.getByLabel('Conversion file').setInputFiles(file)
   await expect(chain(page, 'Motor')).toContainText('Delta, 4-pole, 6 A')
