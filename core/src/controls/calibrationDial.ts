@@ -1,12 +1,10 @@
 import { z } from 'zod'
+import { CUT_AT, median, TO_DEVIATION } from '../measurements/robust'
 import { refuse, rule } from '../rules/rule'
 import { monotone } from './monotone'
 
 /** Readings of one dial that are looked at together. */
 const MOST_READINGS = 500
-/** To bring the median of the deviations to a standard deviation, of what is spread as a bell is. */
-const NORMAL = 1.4826
-const TIMES = 3.5
 /** Share of the span within which a reading belongs to the rest, and within which a straight line fits. */
 const OF_SPAN = 0.02
 /** Neighbours by which a reading on a curve is foretold. */
@@ -22,13 +20,6 @@ interface DialReading {
   rpm: number
 }
 
-const middle = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b)
-  const half = sorted.length >> 1
-  const upper = sorted[half] ?? Number.NaN
-  return sorted.length % 2 === 1 ? upper : ((sorted[half - 1] ?? Number.NaN) + upper) / 2
-}
-
 /** The median of the slopes of all pairs, and of what is left over: up to a quarter of wrong readings do not move it (Theil, Sen). */
 function line(readings: readonly DialReading[]): { slope: number; intercept: number } | undefined {
   const slopes: number[] = []
@@ -36,15 +27,15 @@ function line(readings: readonly DialReading[]): { slope: number; intercept: num
     for (const b of readings.slice(i + 1)) if (a.dial !== b.dial) slopes.push((b.rpm - a.rpm) / (b.dial - a.dial))
   })
   if (slopes.length === 0) return undefined
-  const slope = middle(slopes)
-  return { slope, intercept: middle(readings.map(({ dial, rpm }) => rpm - slope * dial)) }
+  const slope = median(slopes)
+  return { slope, intercept: median(readings.map(({ dial, rpm }) => rpm - slope * dial)) }
 }
 
 /** Which of the errors are too large to belong to the rest. */
 function tooFar(errors: readonly number[], span: number): boolean[] {
-  const centre = middle(errors)
-  const spread = NORMAL * middle(errors.map((e) => Math.abs(e - centre)))
-  const reach = Math.max(TIMES * spread, OF_SPAN * span)
+  const centre = median(errors)
+  const spread = TO_DEVIATION * median(errors.map((e) => Math.abs(e - centre)))
+  const reach = Math.max(CUT_AT * spread, OF_SPAN * span)
   return errors.map((e) => Math.abs(e) > reach)
 }
 
@@ -109,7 +100,7 @@ export const calibrationDial = rule({
     const odd = tooFar(fromNeighbours(readings), span)
     const on = readings.filter((_, i) => odd[i] !== true)
     const table = monotone(
-      marks(on).map((dial) => ({ dial, rpm: middle(on.filter((r) => r.dial === dial).map((r) => r.rpm)) })),
+      marks(on).map((dial) => ({ dial, rpm: median(on.filter((r) => r.dial === dial).map((r) => r.rpm)) })),
       whole.slope < 0,
     )
     const at = new Map(table.map(({ dial, rpm }) => [dial, rpm]))

@@ -1,8 +1,9 @@
 import { MOST_TOLD, type Sample, type Series } from './measured'
 
 /** To bring the median of the deviations to a standard deviation, of what is spread as a bell is. */
-const NORMAL = 1.4826
-const TIMES = 3.5
+export const TO_DEVIATION = 1.4826
+/** Spreads from the median beyond which a reading does not belong. */
+export const CUT_AT = 3.5
 
 const middle = (sorted: readonly number[]): number => {
   const half = sorted.length >> 1
@@ -22,8 +23,8 @@ export function robust(samples: readonly Sample[], scatter = 0.03): Series | und
   if (samples.length === 0) return undefined
   const values = samples.map((s) => s.value)
   const centre = median(values)
-  const spread = NORMAL * median(values.map((v) => Math.abs(v - centre)))
-  const reach = Math.max(TIMES * spread, scatter * Math.abs(centre))
+  const spread = TO_DEVIATION * median(values.map((v) => Math.abs(v - centre)))
+  const reach = Math.max(CUT_AT * spread, scatter * Math.abs(centre))
   const off = ({ value }: Sample) => Math.abs(value - centre)
   const outliers = samples.length < 3 ? [] : samples.filter((s) => off(s) > reach).sort((a, b) => off(b) - off(a))
   const odd = new Set(outliers)
