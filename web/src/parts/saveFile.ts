@@ -8,9 +8,13 @@ export function saveBytes(name: string, type: string, bytes: Uint8Array): void {
   hand(name, new Blob([bytes.slice().buffer], { type }))
 }
 
+/** Long enough for a slow phone to begin the download. */
+const letGoAfterMs = 60_000
+
 function hand(name: string, blob: Blob): void {
   const url = URL.createObjectURL(blob)
   const link = Object.assign(document.createElement('a'), { href: url, download: name })
   link.click()
-  URL.revokeObjectURL(url)
+  // Let go at once, a busy browser may come for the bytes too late, and the file is silently never saved.
+  setTimeout(() => URL.revokeObjectURL(url), letGoAfterMs)
 }
