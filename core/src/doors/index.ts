@@ -38,6 +38,8 @@ export { applyPatch, type Change, inversePatch, type Patch, set, valueAt } from 
 export { type DrivePlate, emptyPlan, type Holder, type Job, type Plan, PLAN_VERSION, type Position } from '../plan/plan'
 export { foundWireFates, partStates, type StepRecord, type WireChange } from '../plan/wiring'
 export type { PlanPath, PositionPath, TransmissionStagePath } from '../plan/planPath'
+export { inUseSince } from '../plan/inUseSince'
+export { refusedStates, stateRefusals } from '../plan/refusedStates'
 export { claimOf, isReadBack, plannedWork, planWork, withPlannedDone } from '../plan/planned'
 export { namedPositions } from '../plan/positionName'
 export { copyPlan } from '../plan/copyPlan'

@@ -2,4 +2,5 @@
 export { CERTIFIES, paperKinds, type Block, type PaperKind, type PaperPart } from '../papers/paper'
 export { paperHead, paperOf, paperParts } from '../papers/paperOf'
 export { paperHtml, type PagePhoto } from '../papers/paperHtml'
+export { tasksFor } from '../papers/tasksFor'
 export { type PaperInput } from '../papers/source'

@@ -1,4 +1,5 @@
 // The run-in sheet: stages with what each reading should be, causes, ramps tuned, emergency stops in steps, the stop map.
+export { turnsToRest } from '../drivetrain/stopByTorque'
 export { runInOf, stopMapOf, type RunIn } from '../runIn/runInOf'
 export { type Cause } from '../runIn/causes/cause'
 export { bandText, isExpected, judgeRunIn, offBy, type RunInReading, type RunInVerdict } from '../runIn/reading'

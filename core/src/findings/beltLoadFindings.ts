@@ -1,3 +1,4 @@
+import { rampPeak } from '../facts/drive/rampPeak'
 import type { Facts } from '../facts/facts'
 import type { BeltFacts } from '../facts/belts/beltFacts'
 import { numberOf } from '../facts/figure'
@@ -244,7 +245,7 @@ function askedInStop(facts: Facts, { id }: BeltFacts, startNm: number | undefine
   const [topRpm, ratedNm] = [position?.unloadedTopRpm, position?.torqueNm].map((f) => f && numberOf(f))
   const stopSeconds = quickestStop(facts)?.seconds
   if (load === undefined || !topRpm || !ratedNm || !stopSeconds || startNm === undefined) return undefined
-  const rounded = plan.settings.inDrive.rampShape === 's-curve' ? 2 : 1
+  const rounded = rampPeak(plan)
   const brakingNm = Math.max(
     0,
     (rounded * load * angularSpeed(topRpm)) / stopSeconds - (numberOf(stop.frictionNm) ?? 0),

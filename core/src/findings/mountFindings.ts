@@ -1,4 +1,4 @@
-import { numberOf } from '../facts/figure'
+import { beltTravel } from '../mount/beltTravel'
 import { pulleyFit } from '../mount/mountFit'
 import { set } from '../plan'
 import { amount, message } from '../quantities'
@@ -55,14 +55,11 @@ export const mountFindings = [
     },
   ),
   judgement({ id: 'mount.travel', asks: 'Travel for the belt', chainLink: 'belts', ...question }, (facts) => {
-    const { travelMm, boxCostsMm = 0 } = facts.plan.mount
-    const [nearest, farthest] = [facts.belts[0]?.geometry?.nearestMm, facts.belts[0]?.geometry?.farthestMm].map(
-      numberOf,
-    )
-    if (nearest === undefined || farthest === undefined)
-      return doesNotApply('No belt of which length and distance are known')
-    if (travelMm === undefined) return lacks('mount.travelMm')
-    const [has, wants] = [Math.max(0, travelMm - boxCostsMm), farthest - nearest]
+    const { boxCostsMm = 0 } = facts.plan.mount
+    const travel = beltTravel(facts)
+    if (!travel) return doesNotApply('No belt of which length and distance are known')
+    const { hasMm: has, wantsMm: wants } = travel
+    if (has === undefined) return lacks('mount.travelMm')
     return has < wants
       ? {
           severity: 'watch',

@@ -2,6 +2,7 @@ import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
 import type { MeasurementKind } from '../measurements/measurement'
 import { messageText, message, rpm, type Message } from '../quantities'
+import { looseInPlan, refusedStates } from '../plan'
 import { isExpected, judgeRunIn, offBy } from '../runIn/reading'
 import { runInSheet, type JudgedReading, type JudgedStage } from '../runIn/runInSheet'
 import { seenKey } from '../runIn/stage'
@@ -145,12 +146,14 @@ export const runInFindings = [
     (facts) => {
       const { state } = facts.plan.runIn
       if (state === undefined || state === 'building') return doesNotApply('Nobody calls it done or in use yet')
-      const loose = (facts.plan.wiring.looseEnds ?? []).filter(({ undone }) => undone !== true)
-      const stops = loose.filter(({ stop }) => stop === true)
-      const named = loose.map(({ what }) => what ?? 'a loose end').join('; ')
+      // Steps of the build have their loose ends on the screen; a guard that is not made is a stop of its own.
+      const { typed, notMade } = looseInPlan(facts.plan)
+      const loose = [...typed, ...notMade.filter(({ stop }) => !stop)]
+      const named = loose.map(({ what }) => what).join('; ')
       const open = sheetOf(facts).filter((stage) => stage.state === 'stop')
       const [first] = open
-      if (first || stops.length > 0)
+      const refusal = refusedStates(open.length, loose)[state]
+      if (refusal === 'stop' || refusal === 'loose-stop')
         return {
           severity: 'stop',
           title: message`It is called ${state === 'done' ? 'done' : 'in use'} with a stop open`,
@@ -161,7 +164,7 @@ export const runInFindings = [
           remedies: [{ label: message`It is still being made`, patch: [{ path: 'runIn.state', value: 'building' }] }],
           path: 'runIn.state',
         }
-      if (state === 'done' && loose.length > 0)
+      if (refusal === 'loose')
         return {
           severity: 'watch',
           title: message`It is called done with loose ends`,

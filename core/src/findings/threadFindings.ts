@@ -1,4 +1,5 @@
 import { planningValues } from '../data/planningValues'
+import { rampPeak } from '../facts/drive/rampPeak'
 import type { Facts } from '../facts/facts'
 import { isKnown, numberOf } from '../facts/figure'
 import { actingValue } from '../facts/settings/settingsFacts'
@@ -18,9 +19,6 @@ const HARD_STOP_S = 5
 
 /** Offered instead: as the plan derives it for a threaded nose. */
 const PATIENT_STOP_S = planningValues.threadedRampS.value
-
-/** A ramp that is rounded at both ends is twice as hard in its middle. */
-const ROUNDED = 2
 
 const why: Readonly<Record<'thread' | 'nut', string>> = {
   thread: 'The chuck runs on while the spindle stops, unscrews, and comes off turning.',
@@ -74,7 +72,7 @@ function hardest(
   positions: readonly PositionFacts[],
 ): Pull | undefined {
   const inertiaKgM2 = numberOf(facts.stop.holders[index])
-  const rounded = facts.plan.settings.inDrive.rampShape === 's-curve' ? ROUNDED : 1
+  const rounded = rampPeak(facts.plan)
   const pulls = positions.flatMap((position): Pull[] => {
     const topRpm = numberOf(position.unloadedTopRpm)
     if (topRpm === undefined || inertiaKgM2 === undefined || stopSeconds <= 0) return []

@@ -1,10 +1,10 @@
 import type { WorkDrawing } from '../drawing/primitives'
 import type { Facts } from '../facts/facts'
 import { factsFor } from '../facts/factsFor'
-import { numberOf } from '../facts/figure'
 import type { Measured } from '../measurements/measured'
 import { guards, keepers, motorSeats, pulleyFits, type Plan, type PlanPath } from '../plan'
 import { amount, message, type Message } from '../quantities'
+import { beltTravel } from './beltTravel'
 import { feetOf } from './feet'
 import { beltHumOf, pulleyFit, type Hum, type PulleyFit } from './mountFit'
 import { mountPlate } from './mountPlate'
@@ -119,11 +119,9 @@ type Add = (id: string, says: Message, more?: Pick<MountTask, 'caution' | 'missi
 
 /** The way that the motor must be able to go for the belt, and what the terminal box takes of it. */
 function travelTask(facts: Facts, add: Add): void {
-  const { mount } = facts.plan
-  const [nearest, farthest] = [facts.belts[0]?.geometry?.nearestMm, facts.belts[0]?.geometry?.farthestMm].map(numberOf)
-  if (nearest === undefined || farthest === undefined) return
-  const wants = farthest - nearest
-  const has = mount.travelMm === undefined ? undefined : mount.travelMm - (mount.boxCostsMm ?? 0)
+  const travel = beltTravel(facts)
+  if (!travel) return
+  const { nearestMm: nearest, farthestMm: farthest, wantsMm: wants, hasMm: has } = travel
   if (has === undefined)
     add(
       'travel',
@@ -135,7 +133,7 @@ function travelTask(facts: Facts, add: Add): void {
       'travel',
       has >= wants
         ? message`Travel ${length(has)}; the belt wants ${length(wants)}.`
-        : message`Only ${length(Math.max(0, has))} of travel is left; the belt wants ${length(wants)}: longer slots, the box turned, or a longer belt.`,
+        : message`Only ${length(has)} of travel is left; the belt wants ${length(wants)}: longer slots, the box turned, or a longer belt.`,
     )
 }
 

@@ -1,12 +1,13 @@
 import { cardOf } from '../card/cardOf'
+import { firstLinesOf } from '../card/firstLines'
 import { evaluate, type Evaluation } from '../evaluate/evaluate'
 import type { LogEntry } from '../log/logEntry'
 import { fitMeasurements } from '../measurements/fitMeasurements'
 import type { Measurement } from '../measurements/measurement'
 import type { Measured } from '../measurements/measured'
-import type { Plan } from '../plan'
+import type { LooseEnd, Plan } from '../plan'
 import { messageText, printQuantity, type Dimension, type Message, type UnitSystem } from '../quantities'
-import { looseEndsOf, type LooseEnd } from '../sequence/looseEnds'
+import { looseEndsOf } from '../sequence/looseEnds'
 import type { BuildStep } from '../sequence/step'
 import { stepsOf } from '../sequence/stepsOf'
 import type { Card } from '../card/cardLine'
@@ -43,10 +44,7 @@ export function paperSource(input: PaperInput): PaperSource {
   const evaluation = evaluate(plan, undefined, measured)
   const wiring = wiringOf(plan)
   const card = cardOf(plan, evaluation.settings)
-  const firstLines = card.lines
-    .slice(0, card.first)
-    .map(({ code, words, value }) => (code === undefined ? `${words}: ${value}` : `${code} = ${value}, ${words}`))
-  const steps = stepsOf(plan, wiring, firstLines)
+  const steps = stepsOf(plan, wiring, firstLinesOf(card))
   return {
     ...input,
     measured,

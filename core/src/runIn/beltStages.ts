@@ -4,7 +4,7 @@ import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { held } from '../facts/spindle/held'
 import { holderName, limitOf } from '../facts/spindle/spindleLimits'
 import { ofRunIn } from '../measurements/runInReadings'
-import { hertzAtRpm } from '../motor'
+import { hertzAtRpm, rpmAtHertz } from '../motor'
 import { hertz, message, messageText, rpm } from '../quantities'
 import { firstHz, noise } from './bareStage'
 import { coastFrom } from './massOn'
@@ -126,7 +126,7 @@ export function beltStages(facts: Facts): RunInStage[] {
     const poles = numberOf(facts.motor.poles)
     const at = hertzWithinSpindle(facts, base, spindle, poles)
     const from =
-      at === undefined || spindle === undefined || poles === undefined ? undefined : (120 * at * spindle) / poles
+      at === undefined || spindle === undefined || poles === undefined ? undefined : rpmAtHertz(at, poles) * spindle
     const down = at === undefined ? undefined : downReading(facts, words, at, position.position.id)
     return {
       id: `empty-${position.position.id}`,
@@ -203,7 +203,7 @@ export function holderStages(facts: Facts): RunInStage[] {
           ...(threaded ? ['A witness mark across chuck and nose, by scriber or paint.'] : []),
           hz === undefined
             ? 'Its limit is not known: it does not turn until it is.'
-            : `RUN at ${messageText([hertz(hz)])}: ${messageText([rpm((120 * hz * (ratio ?? 0)) / (poles ?? 1))])}, and no more.`,
+            : `RUN at ${messageText([hertz(hz)])}: ${messageText([rpm(rpmAtHertz(hz, poles ?? 1) * (ratio ?? 0))])}, and no more.`,
         ],
         caution: isWheel
           ? 'Only its own marking says how fast it may turn. Never stand in the plane of a wheel.'
@@ -223,7 +223,7 @@ export function holderStages(facts: Facts): RunInStage[] {
                   words,
                   position,
                   index,
-                  ratio === undefined || poles === undefined ? undefined : (120 * hz * ratio) / poles,
+                  ratio === undefined || poles === undefined ? undefined : rpmAtHertz(hz, poles) * ratio,
                 ),
               ],
         seen: [

@@ -1,3 +1,4 @@
+import { rampPeak } from '../facts/drive/rampPeak'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
 import { held, permittedAtThread } from '../facts/spindle/held'
@@ -100,7 +101,7 @@ function floorOf(facts: Facts, ramp: 'up' | 'down'): RampTuning['floor'] {
     for (const [index, holder] of plan.survey.holders.entries()) {
       const inertia = numberOf(stop.holders[index])
       if (inertia === undefined || held(plan, holder) !== 'thread') continue
-      const rounded = plan.settings.inDrive.rampShape === 's-curve' ? 2 : 1
+      const rounded = rampPeak(plan)
       // A start pulls a right-hand thread tight; only a stop loosens it.
       if (ramp === 'down')
         floors.push({

@@ -1,4 +1,5 @@
 import { angularSpeed } from '../drivetrain/angularSpeed'
+import { rampPeak } from '../facts/drive/rampPeak'
 import { START } from '../facts/belts/beltCapacity'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
@@ -13,7 +14,6 @@ import { shortestStop } from './shortestStop'
 import { BARE } from './stopSteps'
 
 const POINTS = 24
-const ROUNDED = 2
 
 /** One way to stop, or one limit, over speed: seconds to standstill from each speed of the map. */
 export interface StopLine {
@@ -73,7 +73,7 @@ export function stopMap(facts: Facts, position: PositionFacts, index: number | u
   const frictionNm = correction?.of === 'friction' ? planned * correction.factor : planned
   const inertia = correction?.of === 'inertia' ? mass * correction.factor : mass
   const w = (n: number) => inertia * angularSpeed(n)
-  const rounded = plan.settings.inDrive.rampShape === 's-curve' ? ROUNDED : 1
+  const rounded = rampPeak(plan)
   const way = (id: StopLine['id'], name: string, at: (n: number) => number): StopLine => ({
     id,
     name,

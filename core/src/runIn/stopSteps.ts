@@ -1,3 +1,4 @@
+import { rampPeak } from '../facts/drive/rampPeak'
 import type { Facts } from '../facts/facts'
 import { isKnown, numberOf } from '../facts/figure'
 import { held, permittedAtThread } from '../facts/spindle/held'
@@ -6,6 +7,7 @@ import type { PositionFacts } from '../facts/spindle/speedFacts'
 import type { MeasuredStop } from '../measurements/measured'
 import { emergencyStops, rampsAtMushroom, type PlanPath } from '../plan'
 import { message, newtonMetres, rpm, type Message } from '../quantities'
+import { turnsToRest } from '../drivetrain'
 import { hertzAtRpm } from '../motor'
 import { unscrew } from '../workholding'
 import { actingRamp } from './actingRamp'
@@ -16,7 +18,6 @@ import { shortestStop } from './shortestStop'
 
 /** Shares of a thing's highest speed at which its stop is timed, the lowest first. */
 const SHARES = [0.25, 0.5, 0.75, 1] as const
-const ROUNDED = 2
 
 /** One emergency stop that is timed: of one thing, from one speed. */
 export interface StopStep {
@@ -164,7 +165,7 @@ function stepsOf(facts: Facts, position: PositionFacts, index: number | undefine
       fromRpm,
       hz: hertzAtRpm(fromRpm / ratio, poles),
       seconds,
-      ...(isExpected(seconds) ? { turns: (fromRpm * seconds.value) / 120 } : {}),
+      ...(isExpected(seconds) ? { turns: turnsToRest(fromRpm, seconds.value) } : {}),
       ...(pull ? { pull } : {}),
       ...tripsIn(facts, position, index, fromRpm, brakes ? seconds : undefined),
       witness: how === 'thread',
@@ -207,7 +208,7 @@ export function pullAt(
   const inertiaKgM2 = index === undefined ? undefined : numberOf(stop.holders[index])
   if (inertiaKgM2 === undefined || stopSeconds <= 0) return undefined
   const made = unscrew.run({ inertiaKgM2, speedRpm, stopSeconds })
-  return made.ok ? made.value.torqueNm * (plan.settings.inDrive.rampShape === 's-curve' ? ROUNDED : 1) : undefined
+  return made.ok ? made.value.torqueNm * rampPeak(plan) : undefined
 }
 
 /** Seconds of the mushroom's stop, from a speed: by its ramp, or coasting. */

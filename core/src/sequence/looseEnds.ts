@@ -1,18 +1,8 @@
 import type { Reading } from '../measurements/measurement'
-import type { Plan } from '../plan'
+import { looseInPlan, type LooseEnd, type Plan } from '../plan'
 import type { Wiring } from '../wiring/model'
 import { circuitOf } from './circuitOf'
 import { judgeReading, readAtStep, type BuildStep } from './step'
-
-/** Something temporary or left for later. */
-export interface LooseEnd {
-  id: string
-  what: string
-  /** With it open the machine is not used. */
-  stop: boolean
-  /** Typed by somebody; from a step that was left or went wrong; a proof from before a change; not made yet. */
-  from: 'typed' | 'step' | 'change' | 'mount'
-}
 
 /**
  * What must still be undone or done: typed ones, steps that were left or went wrong, what was measured and is not as it
@@ -24,9 +14,7 @@ export function looseEndsOf(
   wiring: Wiring,
   readings: readonly Reading[],
 ): LooseEnd[] {
-  const typed = (plan.wiring.looseEnds ?? []).flatMap(({ id, what, stop, undone }): LooseEnd[] =>
-    undone === true ? [] : [{ id, what: what ?? '', stop: stop === true, from: 'typed' }],
-  )
+  const { typed, notMade } = looseInPlan(plan)
   const circuit = circuitOf(wiring)
   const left = steps.flatMap((step): LooseEnd[] => {
     const { id, title, looseEnd } = step
@@ -45,18 +33,8 @@ export function looseEndsOf(
       ? [{ id, what: `${title}: the wiring was changed since`, stop: looseEnd?.stop === true, from: 'change' }]
       : []
   })
-  return [...typed, ...left, ...notMade(plan)]
+  return [...typed, ...left, ...notMade]
 }
-
-/** What the machine wants beside its wiring, and does not have yet. */
-const notMade = ({ mount }: Plan): LooseEnd[] => [
-  ...(mount.guard === 'to-make'
-    ? [{ id: 'guard', what: 'The guard over belt and pulleys is not made yet', stop: true, from: 'mount' as const }]
-    : []),
-  ...(mount.keeper === 'to-make'
-    ? [{ id: 'keeper', what: 'The belt keeper is not made yet', stop: false, from: 'mount' as const }]
-    : []),
-]
 
 /** Whether a proof is of a wiring that is not this one. */
 const isOutdated = ({ part }: BuildStep, proved: string | undefined, now: string): boolean =>

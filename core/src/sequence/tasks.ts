@@ -1,9 +1,8 @@
 import type { LogEntry } from '../log/logEntry'
 import { upkeepTasks } from '../log/logEntry'
 import { upkeepOf } from '../log/upkeep'
-import type { Plan } from '../plan'
+import { inUseSince, type LooseEnd, type Plan } from '../plan'
 import type { PartLine } from '../wiring/parts'
-import type { LooseEnd } from './looseEnds'
 import { buildParts, type BuildStep } from './step'
 
 export const taskKinds = {
@@ -97,13 +96,7 @@ export function tasksOf(
       waitsFor: [],
       on: plan.wiring.sendBackBy,
     })
-  const since =
-    plan.runIn.state === 'in-use' || plan.runIn.state === 'done'
-      ? Object.values(plan.runIn.passed ?? {})
-          .sort()
-          .at(-1)
-      : undefined
-  for (const { task, dueOn } of upkeepOf(log, since, today))
+  for (const { task, dueOn } of upkeepOf(log, inUseSince(plan.runIn), today))
     if (dueOn !== undefined)
       tasks.push({ id: `keep-${task}`, kind: 'keep', what: upkeepTasks[task], waitsFor: [], on: dueOn })
   return tasks

@@ -1,6 +1,7 @@
 import { shippedTables } from '../data/planningValues'
 import { rampTime, stopWithoutResistor } from '../drive'
 import { angularSpeed } from '../drivetrain/angularSpeed'
+import { rampPeak } from '../facts/drive/rampPeak'
 import { held, permittedAtThread } from '../facts/spindle/held'
 import { spindleInertia } from '../workholding'
 import type { Evaluation } from '../evaluate/evaluate'
@@ -115,7 +116,7 @@ function inertiaOn(plan: Plan, value: Value, p: PositionLine): number | undefine
 /** The shortest stop that every thread on the nose permits, 0 where there is none; undefined where that is not known. */
 function threadStop(plan: Plan, value: Value, speedRpm: number): number | undefined {
   const permitted = permittedAtThread(plan)
-  const rounded = plan.settings.inDrive.rampShape === 's-curve' ? 2 : 1
+  const rounded = rampPeak(plan)
   const stops = plan.survey.holders.map((holder) => {
     if (held(plan, holder) !== 'thread') return 0
     const inertiaKgM2 = value(`holder.${holder.id}.inertia`)

@@ -3,9 +3,8 @@ import { Inject, Injectable } from '@nestjs/common'
 import { evaluate, type Plan, type SettingLine } from '@zesty/core'
 import type { MachineLine } from '@zesty/core/http'
 import type { Measured } from '@zesty/core/measurements'
-import { runInOf } from '@zesty/core/run-in'
-import { cardOf } from '@zesty/core/settings'
-import { looseEndsOf, nextTask, partsOf, stepsOf, taskKinds, tasksOf, toolsOf, wiringOf } from '@zesty/core/wiring'
+import { tasksFor } from '@zesty/core/papers'
+import { nextTask, taskKinds } from '@zesty/core/wiring'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions } from '../db/schema'
@@ -138,22 +137,6 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
 
 /** The next thing to do at the machine, in words; its log and the days in it are not looked at here. */
 function taskOf(plan: Plan, settings: readonly SettingLine[], measured: Measured | undefined): string | undefined {
-  const wiring = wiringOf(plan)
-  const card = cardOf(plan, settings)
-  const steps = stepsOf(
-    plan,
-    wiring,
-    card.lines.slice(0, card.first).map((line) => line.words),
-  )
-  const tasks = tasksOf(
-    plan,
-    [...partsOf(wiring), ...toolsOf(plan, wiring)],
-    steps,
-    runInOf(plan, measured).stages,
-    looseEndsOf(plan, steps, wiring, []),
-    [],
-    new Date().toISOString().slice(0, 10),
-  )
-  const next = nextTask(tasks)
+  const next = nextTask(tasksFor(plan, { settings, measured, today: new Date().toISOString().slice(0, 10) }))
   return next && `${taskKinds[next.kind]}: ${next.what}`
 }

@@ -1,9 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common'
 import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
-import { paperHtml, paperKinds, paperOf, type PaperInput, type PaperKind } from '@zesty/core/papers'
-import { cardOf } from '@zesty/core/settings'
-import { looseEndsOf, partsOf, stepsOf, tasksOf, toolsOf, wiringOf, type Task } from '@zesty/core/wiring'
-import { runInOf } from '@zesty/core/run-in'
+import { paperHtml, paperKinds, paperOf, tasksFor, type PaperInput, type PaperKind } from '@zesty/core/papers'
+import type { Task } from '@zesty/core/wiring'
 import { evaluate } from '@zesty/core'
 import type { Paper as PaperSize, PdfFonts } from '@zesty/pdf'
 import { eq } from 'drizzle-orm'
@@ -80,20 +78,6 @@ const nameOf = ({ plan }: Conversion, kind: PaperKind): string => `${plan.name},
 /** What is still to be done at the machine. */
 function tasks({ plan, readings, log, today }: PaperInput): Task[] {
   const measured = fitMeasurements(readings)
-  const wiring = wiringOf(plan)
-  const card = cardOf(plan, evaluate(plan, undefined, measured).settings)
-  const steps = stepsOf(
-    plan,
-    wiring,
-    card.lines.slice(0, card.first).map((l) => l.words),
-  )
-  return tasksOf(
-    plan,
-    [...partsOf(wiring), ...toolsOf(plan, wiring)],
-    steps,
-    runInOf(plan, measured).stages,
-    looseEndsOf(plan, steps, wiring, readings),
-    log,
-    today,
-  )
+  const { settings } = evaluate(plan, undefined, measured)
+  return tasksFor(plan, { settings, measured, readings, log, today })
 }

@@ -1,3 +1,4 @@
+import { firstLinesOf } from '@zesty/core/settings'
 import { stepsOf, type BuildStep, type Wiring } from '@zesty/core/wiring'
 import { useMemo } from 'react'
 import { useCard } from './useCard'
@@ -7,10 +8,5 @@ import { usePlan } from '../state/openPlan'
 export function useSteps(wiring: Wiring): BuildStep[] {
   const plan = usePlan()
   const card = useCard()
-  return useMemo(() => {
-    const firstLines = card.lines
-      .slice(0, card.first)
-      .map(({ code, words, value }) => (code === undefined ? `${words}: ${value}` : `${code} = ${value}, ${words}`))
-    return stepsOf(plan, wiring, firstLines)
-  }, [plan, wiring, card])
+  return useMemo(() => stepsOf(plan, wiring, firstLinesOf(card)), [plan, wiring, card])
 }

@@ -44,7 +44,7 @@ export default function DialStage() {
                   <button
                     key={p.id}
                     type="button"
-                    className="btn aria-pressed:border-blue aria-pressed:bg-blue aria-pressed:text-card"
+                    className="btn btn-toggle"
                     aria-pressed={p === position}
                     onClick={() => setChosen(p.id)}
                   >

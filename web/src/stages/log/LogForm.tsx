@@ -80,7 +80,7 @@ export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Pro
           <button
             key={key}
             type="button"
-            className="btn aria-pressed:border-blue aria-pressed:bg-blue aria-pressed:text-card"
+            className="btn btn-toggle"
             aria-pressed={kind === key}
             onClick={() => setKind(key as LogKind)}
           >

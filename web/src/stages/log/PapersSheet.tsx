@@ -56,7 +56,7 @@ export function PapersSheet() {
             <button
               key={one}
               type="button"
-              className="btn aria-pressed:border-blue aria-pressed:bg-blue aria-pressed:text-card"
+              className="btn btn-toggle"
               aria-pressed={size === one}
               onClick={() => setSize(one)}
             >

@@ -1,3 +1,4 @@
+import { inUseSince } from '@zesty/core'
 import { upkeepOf, upkeepTasks, type LogEntry } from '@zesty/core/record'
 import { Mark } from '../../parts/Mark'
 import { today } from '../../parts/today'
@@ -12,14 +13,7 @@ export function UpkeepSheet({
   onAdd: (entry: Omit<LogEntry, 'id'>) => Promise<boolean>
 }) {
   const { runIn } = usePlan()
-  // It is in use from the day on which its last hold point was passed.
-  const since =
-    runIn.state === 'in-use' || runIn.state === 'done'
-      ? Object.values(runIn.passed ?? {})
-          .sort()
-          .at(-1)
-      : undefined
-  const all = upkeepOf(entries, since, today())
+  const all = upkeepOf(entries, inUseSince(runIn), today())
   return (
     <section className="sheet mt-3" aria-labelledby="upkeep">
       <h2 id="upkeep" tabIndex={-1} className="h-part">

@@ -173,7 +173,7 @@ function Seen({ stage, item }: { stage: JudgedStage; item: SeenItem }) {
           <button
             key={value}
             type="button"
-            className="btn aria-pressed:border-blue aria-pressed:bg-blue aria-pressed:text-card"
+            className="btn btn-toggle"
             aria-pressed={answer === value}
             onClick={() => say(value)}
           >

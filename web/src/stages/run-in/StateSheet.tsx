@@ -1,5 +1,5 @@
 import { useStates } from '@zesty/core/run-in'
-import { set } from '@zesty/core'
+import { refusedStates, set, stateRefusals } from '@zesty/core'
 import { Mark } from '../../parts/Mark'
 import { Text } from '../../parts/Text'
 import { useEvaluation } from '../../state/evaluation'
@@ -16,12 +16,7 @@ export function StateSheet() {
   const stops = findings.filter(
     (f) => f.severity === 'stop' && f.follows === undefined && !f.id.startsWith('run-in.done'),
   )
-  const hard = loose.filter((end) => end.stop)
-  const refused = {
-    building: undefined,
-    'in-use': stops.length > 0 ? 'A stop is open' : hard.length > 0 ? 'A loose end that is a stop' : undefined,
-    done: stops.length > 0 ? 'A stop is open' : loose.length > 0 ? 'Loose ends are left' : undefined,
-  }
+  const refused = refusedStates(stops.length, loose)
   return (
     <section className="sheet mt-3" aria-labelledby="state" data-path="runIn.state">
       <h2 id="state" tabIndex={-1} className="h-part">
@@ -32,7 +27,7 @@ export function StateSheet() {
           <button
             key={key}
             type="button"
-            className="btn aria-pressed:border-blue aria-pressed:bg-blue aria-pressed:text-card"
+            className="btn btn-toggle"
             aria-pressed={state === key}
             disabled={refused[key] !== undefined && state !== key}
             onClick={() =>
@@ -43,6 +38,16 @@ export function StateSheet() {
           </button>
         ))}
       </div>
+      {(['in-use', 'done'] as const).map((key) => {
+        const why = refused[key]
+        return (
+          why && (
+            <p key={key} className="mt-1 text-[15px] text-ink-2">
+              <b>{useStates[key]}</b> is refused. {stateRefusals[why]}.
+            </p>
+          )
+        )
+      })}
       {stops.length > 0 && (
         <ul className="mt-2">
           {stops.map((f) => (

@@ -1,4 +1,4 @@
-import { stopMapOf, type StopLine, type StopMap } from '@zesty/core/run-in'
+import { stopMapOf, turnsToRest, type StopLine, type StopMap } from '@zesty/core/run-in'
 import { fieldAt } from '@zesty/core'
 import { line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
@@ -168,7 +168,7 @@ function Cells({ seconds, rpm, limit }: { seconds: number; rpm: number; limit: b
         {print('time', seconds)}
       </td>
       <td className="pl-2 text-right whitespace-nowrap text-ink-2 tabular-nums">
-        {limit ? '' : `${Math.round((rpm * seconds) / 120)} turns`}
+        {limit ? '' : `${Math.round(turnsToRest(rpm, seconds))} turns`}
       </td>
     </>
   )

@@ -1,4 +1,5 @@
 import { withKey } from '@zesty/core'
+import type { Reading } from '@zesty/core/measurements'
 import { isExpected, judgeRunIn, type StopStep } from '@zesty/core/run-in'
 import { ShieldAlert } from 'lucide-react'
 import { AskedReading } from '../../measurements/AskedReading'
@@ -89,6 +90,10 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
   const { seconds, pull } = step
   const row = { of: step.of, positionId: step.positionId, fromRpm: step.fromRpm }
   const note = `Emergency stop, ${step.of}`
+  const isOf =
+    (kind: Reading['kind']) =>
+    (r: Reading): boolean =>
+      r.kind === kind && r.of === step.of && r.positionId === step.positionId && near(r.fromRpm, step.fromRpm)
   return (
     <li className="break-inside-avoid border-t border-rule py-2">
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -127,7 +132,7 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
               dimension="time"
               value={step.read?.seconds}
               note={note}
-              isOf={(r) => r.kind === 'emergency-stop' && r.of === step.of && near(r.fromRpm, step.fromRpm)}
+              isOf={isOf('emergency-stop')}
               judged={(of) => {
                 const verdict = judgeRunIn({ expected: seconds }, of)
                 return verdict === 'good' ? (
@@ -145,7 +150,7 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
               dimension="number"
               value={step.read?.turns}
               note={note}
-              isOf={(r) => r.kind === 'stop-turns' && r.of === step.of && near(r.fromRpm, step.fromRpm)}
+              isOf={isOf('stop-turns')}
               judged={() => null}
             />
           </div>
@@ -174,7 +179,7 @@ function Witness({ id }: { id: string }) {
         <button
           key={value}
           type="button"
-          className="btn aria-pressed:border-blue aria-pressed:bg-blue aria-pressed:text-card"
+          className="btn btn-toggle"
           aria-pressed={answer === value}
           onClick={() =>
             change('Marks looked at', [
