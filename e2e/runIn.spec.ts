@@ -12,10 +12,12 @@ async function type(page: Page, label: string | RegExp, text: string): Promise<v
   await field.press('Enter')
 }
 
-for (const [device, viewport] of [
+const devices = [
   ['a tablet', { width: 1280, height: 800 }],
   ['a phone', { width: 390, height: 844 }],
-] as const)
+] as const
+
+for (const [device, viewport] of devices)
   test.describe(`on ${device}`, () => {
     test.use({ viewport })
 
@@ -131,88 +133,94 @@ async function measured(page: { getOperatorList: () => Promise<{ fnArray: number
   return { bar, widest }
 }
 
-test('without a network the log is held, merged with what others wrote meanwhile, and told', async ({
-  page,
-  shop,
-  context,
-}) => {
-  const id = await shop.openDemo(LATHE, 'log')
-  await expect(page.getByRole('heading', { name: 'Log', exact: true }).first()).toBeVisible()
-  await context.setOffline(true)
-  await page.getByRole('button', { name: 'Something is wrong' }).click()
-  await page.getByLabel('What is wrong').selectOption('slows')
-  await expect(page.getByText('A loose joint in the knob’s or enable’s leads.')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep it in the log' }).click()
-  await expect(page.getByText('not sent yet').first()).toBeVisible()
-  await page.reload({ waitUntil: 'commit' }).catch(() => undefined)
-  // Somebody else writes meanwhile.
-  await page.request.post(`/api/conversions/${id}/log`, {
-    data: {
-      entries: [
-        {
-          id: '5a7e4f0e-3a54-4d5b-9a3e-500000000001',
-          kind: 'note',
-          text: 'written elsewhere',
-          at: '2026-03-01T10:00:00.000Z',
+for (const [device, viewport] of devices)
+  test.describe(`kept on ${device}`, () => {
+    test.use({ viewport })
+
+    test('without a network the log is held, merged with what others wrote meanwhile, and told', async ({
+      page,
+      shop,
+      context,
+    }) => {
+      const id = await shop.openDemo(LATHE, 'log')
+      await expect(page.getByRole('heading', { name: 'Log', exact: true }).first()).toBeVisible()
+      await context.setOffline(true)
+      await page.getByRole('button', { name: 'Something is wrong' }).click()
+      await page.getByLabel('What is wrong').selectOption('slows')
+      await expect(page.getByText('A loose joint in the knob’s or enable’s leads.')).toBeVisible()
+      await page.getByRole('button', { name: 'Keep it in the log' }).click()
+      await expect(page.getByText('not sent yet').first()).toBeVisible()
+      await page.reload({ waitUntil: 'commit' }).catch(() => undefined)
+      // Somebody else writes meanwhile.
+      await page.request.post(`/api/conversions/${id}/log`, {
+        data: {
+          entries: [
+            {
+              id: '5a7e4f0e-3a54-4d5b-9a3e-500000000001',
+              kind: 'note',
+              text: 'written elsewhere',
+              at: '2026-03-01T10:00:00.000Z',
+            },
+          ],
         },
-      ],
-    },
-  })
-  await context.setOffline(false)
-  await page.goto(`/conversions/${id}/log`)
-  await expect(page.getByText('written elsewhere')).toBeVisible()
-  await expect(page.getByText('It slows by itself').last()).toBeVisible()
-  await expect(page.getByText('not sent yet')).toHaveCount(0)
-  const log = (await (await page.request.get(`/api/conversions/${id}/log`)).json()) as { kind: string }[]
-  expect(log.map((e) => e.kind)).toEqual(['note', 'symptom'])
-})
+      })
+      await context.setOffline(false)
+      await page.goto(`/conversions/${id}/log`)
+      await expect(page.getByText('written elsewhere')).toBeVisible()
+      await expect(page.getByText('It slows by itself').last()).toBeVisible()
+      await expect(page.getByText('not sent yet')).toHaveCount(0)
+      const log = (await (await page.request.get(`/api/conversions/${id}/log`)).json()) as { kind: string }[]
+      expect(log.map((e) => e.kind)).toEqual(['note', 'symptom'])
+    })
 
-test('a paper is printed, and can be stopped; everything goes out as one ZIP and comes back', async ({
-  page,
-  shop,
-}) => {
-  const id = await shop.openDemo(LATHE, 'log')
-  const papers = page.getByRole('region', { name: 'Papers' })
-  const download = page.waitForEvent('download')
-  await papers.getByRole('button', { name: 'At the machine as PDF' }).click()
-  const file = await download
-  expect(file.suggestedFilename()).toMatch(/at the machine\.pdf$/)
-  expect(
-    readFileSync(await file.path())
-      .subarray(0, 5)
-      .toString(),
-  ).toBe('%PDF-')
-  // One that takes long is stopped, and the others can be made again.
-  await page.route('**/papers/bench/**', () => undefined)
-  await papers.getByRole('button', { name: 'At the bench as PDF' }).click()
-  await expect(papers.getByRole('progressbar')).toBeVisible()
-  await papers.getByRole('button', { name: 'Stop' }).click()
-  await expect(papers.getByRole('button', { name: 'At the bench as PDF' })).toBeEnabled()
-  const zipped = page.waitForEvent('download')
-  await papers.getByRole('link', { name: 'Everything as one ZIP' }).click()
-  const zip = await zipped
-  expect(zip.suggestedFilename()).toMatch(/\.zip$/)
-  const before = (await (await page.request.get(`/api/conversions/${id}/measurements`)).json()) as object[]
-  const { shopId } = (await (await page.request.get(`/api/conversions/${id}`)).json()) as { shopId: string }
-  await page.goto(`/shops/${shopId}`)
-  await page.getByLabel('Conversion file').setInputFiles({
-    name: 'whole.zip',
-    mimeType: 'application/zip',
-    buffer: readFileSync(await zip.path()),
-  })
-  await page.waitForURL(/\/conversions\/(?!.*whole)/)
-  const back = /conversions\/([^/]+)/.exec(page.url())?.[1] ?? ''
-  expect(back).not.toBe(id)
-  const after = (await (await page.request.get(`/api/conversions/${back}/measurements`)).json()) as object[]
-  const bare = (all: object[]) => all.map((one) => ({ ...one, id: '' }))
-  expect(bare(after)).toEqual(bare(before))
-})
+    test('a paper is printed, and can be stopped; everything goes out as one ZIP and comes back', async ({
+      page,
+      shop,
+    }) => {
+      const id = await shop.openDemo(LATHE, 'log')
+      const papers = page.getByRole('region', { name: 'Papers' })
+      const download = page.waitForEvent('download')
+      await papers.getByRole('button', { name: 'At the machine as PDF' }).click()
+      const file = await download
+      expect(file.suggestedFilename()).toMatch(/at the machine\.pdf$/)
+      expect(
+        readFileSync(await file.path())
+          .subarray(0, 5)
+          .toString(),
+      ).toBe('%PDF-')
+      // One that takes long is stopped, and the others can be made again.
+      const ended = page.waitForEvent('requestfailed', (r) => r.url().includes('/papers/bench/'))
+      await papers.getByRole('button', { name: 'At the bench as PDF' }).click()
+      await expect(papers.getByRole('progressbar')).toBeVisible()
+      await papers.getByRole('button', { name: 'Stop' }).click()
+      await ended
+      await expect(papers.getByRole('button', { name: 'At the bench as PDF' })).toBeEnabled()
+      const zipped = page.waitForEvent('download')
+      await papers.getByRole('link', { name: 'Everything as one ZIP' }).click()
+      const zip = await zipped
+      expect(zip.suggestedFilename()).toMatch(/\.zip$/)
+      const before = (await (await page.request.get(`/api/conversions/${id}/measurements`)).json()) as object[]
+      const { shopId } = (await (await page.request.get(`/api/conversions/${id}`)).json()) as { shopId: string }
+      await page.goto(`/shops/${shopId}`)
+      await page.getByLabel('Conversion file').setInputFiles({
+        name: 'whole.zip',
+        mimeType: 'application/zip',
+        buffer: readFileSync(await zip.path()),
+      })
+      await page.waitForURL(/\/conversions\/(?!.*whole)/)
+      const back = /conversions\/([^/]+)/.exec(page.url())?.[1] ?? ''
+      expect(back).not.toBe(id)
+      const after = (await (await page.request.get(`/api/conversions/${back}/measurements`)).json()) as object[]
+      const bare = (all: object[]) => all.map((one) => ({ ...one, id: '' }))
+      expect(bare(after)).toEqual(bare(before))
+    })
 
-test('done is refused while a stop is open, and in use names what is open', async ({ page, shop }) => {
-  await shop.openDemo(LATHE, 'run-in')
-  const state = page.getByRole('region', { name: 'How far it is' })
-  await state.scrollIntoViewIfNeeded()
-  await expect(state.getByRole('button', { name: 'Done', exact: true })).toBeDisabled()
-  await expect(state.getByRole('button', { name: 'In use, with loose ends' })).toBeDisabled()
-  await expect(state).toContainText('Overload left at the amps of the other links')
-})
+    test('done is refused while a stop is open, and in use names what is open', async ({ page, shop }) => {
+      await shop.openDemo(LATHE, 'run-in')
+      const state = page.getByRole('region', { name: 'How far it is' })
+      await state.scrollIntoViewIfNeeded()
+      await expect(state.getByRole('button', { name: 'Done', exact: true })).toBeDisabled()
+      await expect(state.getByRole('button', { name: 'In use, with loose ends' })).toBeDisabled()
+      await expect(state).toContainText('Overload left at the amps of the other links')
+    })
+  })

@@ -102,6 +102,13 @@ export function ensureCommandLine() {
 /** The server's bundle, and what it says of its API. @param {string} server @param {string} openApiFile */
 function buildServer(server, openApiFile) {
   viteBuild('the server', 'server', 'server/vite.config.mjs')
+  runLogged('Building the paper worker', npmBin('vite'), [
+    'build',
+    '--config',
+    'server/vite.worker.config.mjs',
+    '--logLevel',
+    'warn',
+  ])
   const write = `import { writeFileSync } from 'node:fs'
 import { openApiDocument } from ${JSON.stringify(pathToFileURL(server).href)}
 writeFileSync(${JSON.stringify(openApiFile)}, JSON.stringify(openApiDocument()))`

@@ -7,6 +7,7 @@ import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'
 import { LibraryModule } from './library/library.module'
 import { MeasurementsModule } from './measurements/measurements.module'
+import type { PaperMaker } from './papers/paperMaker'
 import { PhotosModule } from './photos/photos.module'
 import { RecordModule } from './record/record.module'
 import { RulesModule } from './rules/rules.module'
@@ -18,6 +19,7 @@ export class AppModule {
     db: Database,
     samples: readonly LibraryItem[],
     release: string,
+    paperMaker: PaperMaker,
     network: Network | undefined,
   ): DynamicModule {
     return {
@@ -26,7 +28,7 @@ export class AppModule {
         DatabaseModule.of(db),
         AccessModule.of(network),
         ShopsModule,
-        ConversionsModule.of(release),
+        ConversionsModule.of(release, paperMaker),
         MeasurementsModule,
         PhotosModule,
         RecordModule,

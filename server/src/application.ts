@@ -13,6 +13,8 @@ import type { Database } from './db/database'
 import { guardRequests } from './guard/guardRequests'
 import { openApiDocument } from './openapi/document'
 import { servePage } from './page'
+import { readFonts } from './papers/fonts'
+import { makeHere, type PaperMaker } from './papers/paperMaker'
 import { ProblemFilter } from './problems/problem.filter'
 
 /** Larger than any plan, small enough that nothing sent by mistake fills the memory. */
@@ -31,6 +33,8 @@ export interface ApplicationOptions {
   samples: readonly LibraryItem[]
   /** Tells this release from every other. */
   release: string
+  /** Makes papers elsewhere than in the server's own thread. */
+  paperMaker?: PaperMaker
   /** Folder of the built page; without it only the API is served. */
   webRoot?: string
   /** Folder of the page that describes the API, where it is not the package's own. */
@@ -43,13 +47,17 @@ export interface ApplicationOptions {
 
 /** The whole application, ready to listen. */
 export async function createApplication(options: ApplicationOptions) {
-  const { db, samples, release, webRoot, docsRoot, network, openApi } = options
+  const { db, samples, release, paperMaker = makeHere(readFonts()), webRoot, docsRoot, network, openApi } = options
   const adapter = new QuickAdapter(BODY_LIMIT, LARGEST_CONVERSION_FILE)
-  const app = await NestFactory.create<NestFastifyApplication>(AppModule.of(db, samples, release, network), adapter, {
-    bodyParser: false,
-    logger: ['error', 'warn', 'fatal'],
-    abortOnError: false,
-  })
+  const app = await NestFactory.create<NestFastifyApplication>(
+    AppModule.of(db, samples, release, paperMaker, network),
+    adapter,
+    {
+      bodyParser: false,
+      logger: ['error', 'warn', 'fatal'],
+      abortOnError: false,
+    },
+  )
   const fastify = adapter.getInstance()
   guardRequests(fastify, network)
   jsonBodies(fastify)

@@ -8,6 +8,8 @@ import { openDatabase, type Patience } from './db/database'
 import { migrationsUpTo } from './db/migrationsUpTo'
 import { openApiDocument } from './openapi/document'
 import { readSamples } from './library/samples'
+import { readFonts } from './papers/fonts'
+import { makeInWorkers } from './papers/paperMaker'
 import { settleDemo, type DemoWish } from './demo/demoShops'
 
 /** For tools that keep and restore the database. */
@@ -65,6 +67,7 @@ export async function serve({
       db: database.db,
       samples,
       release: releaseOfThis(),
+      paperMaker: makeInWorkers(paperProgram(), readFonts()),
       webRoot,
       ...(docsRoot === undefined ? {} : { docsRoot }),
       ...(openApiFile === undefined ? {} : { openApi: readFileSync(openApiFile) }),
@@ -94,6 +97,9 @@ export async function serve({
     throw error
   }
 }
+
+/** The program of the thread that makes papers, built beside this one; read while whoever serves may still read it. */
+const paperProgram = (): string => readFileSync(new URL('paperWorker.cjs', import.meta.url), 'utf8')
 
 /** A fingerprint of the program that runs. */
 const releaseOfThis = (): string =>

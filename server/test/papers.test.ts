@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { CERTIFIES, paperKinds } from '@zesty/core/papers'
+import { paperEvents } from '@zesty/core/http'
+import { createParser } from 'eventsource-parser'
 import ICAL from 'ical.js'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { bytesOf } from './bytesOf'
@@ -70,6 +72,33 @@ describe('papers', () => {
     )
     expect(await text('help')).toMatch(/Plates and wall[\s\S]*What is wrong, and what is not known/)
     expect(await text('owner')).toMatch(/Loose ends[\s\S]*Upkeep/)
+  })
+  test('tells how far it is to whoever asks, and then hands the PDF over', async () => {
+    const { text, headers } = await h.api
+      .get(`/api/conversions/${id}/papers/owner/a4`)
+      .set('accept', 'text/event-stream')
+      .buffer()
+      .parse(bytesOf)
+      .expect(200)
+      .then(({ body, headers }) => ({ text: (body as Buffer).toString(), headers: headers as Record<string, string> }))
+    expect(headers['content-type']).toMatch(/^text\/event-stream/)
+    const events: { event: string | undefined; data: unknown }[] = []
+    createParser({ onEvent: ({ event, data }) => events.push({ event, data: JSON.parse(data) }) }).feed(text)
+    const last = events.pop()
+    const told = events.map(({ event, data }) => ({ event, ...paperEvents.progress.parse(data) }))
+    const [first] = told
+    expect(told.map(({ event, done, of }) => [event, done, of])).toEqual(
+      Array.from({ length: first?.of ?? 0 }, (_, i) => ['progress', i + 1, first?.of]),
+    )
+    expect(told.length).toBeGreaterThan(4)
+    expect(last?.event).toBe('paper')
+    const { name, pdf } = paperEvents.paper.parse(last?.data)
+    expect(name).toBe('Gap-bed lathe, east bay, for the next owner')
+    expect((await pages(Buffer.from(pdf, 'base64')))[0]?.text).toContain('Gap-bed lathe, east bay')
+    await h.api
+      .get('/api/conversions/5a7e4f0e-3a54-4d5b-9a3e-400000000099/papers/owner/a4')
+      .set('accept', 'text/event-stream')
+      .expect(404)
   })
   test('one that does not exist is refused', async () => {
     await h.api.get(`/api/conversions/${id}/papers/poster/a4`).expect(400)

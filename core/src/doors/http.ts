@@ -58,7 +58,7 @@ export {
   type ReadableLine,
   type UnreadableLine,
 } from '../http/machineLine'
-export { paperKindParameterSchema, paperSizeParameterSchema } from '../http/papers'
+export { paperEvents, paperKindParameterSchema, paperSizeParameterSchema, type PaperEvents } from '../http/papers'
 export { type NewLogEntries, newLogEntriesSchema } from '../http/log'
 export {
   keptMeasurementsSchema,

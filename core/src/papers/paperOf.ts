@@ -18,6 +18,9 @@ function photosPart(): PaperPart {
   return { title: 'Photos', blocks: [{ kind: 'photos' }] }
 }
 
+/** How many parts a paper has. */
+export const partCount = (kind: PaperKind): number => partsOf[kind].length
+
 /** A paper's parts one after the other, so that whoever makes it can stop between them. */
 export function* paperParts(kind: PaperKind, input: PaperInput): Generator<PaperPart> {
   const source = paperSource(input)

@@ -4,7 +4,7 @@ import { ConversionsService } from './conversions.service'
 import { MachineLines, RELEASE } from './machineLines'
 import { RevisionsService } from './revisions.service'
 import { SchemaController } from './schema.controller'
-import { FONTS, readFonts } from '../papers/fonts'
+import { PAPER_MAKER, type PaperMaker } from '../papers/paperMaker'
 import { PapersController } from '../papers/papers.controller'
 import { PapersService } from '../papers/papers.service'
 import { WholeController } from '../whole/whole.controller'
@@ -13,7 +13,7 @@ import { Thinning } from './thinning'
 
 @Module({})
 export class ConversionsModule {
-  static of(release: string): DynamicModule {
+  static of(release: string, paperMaker: PaperMaker): DynamicModule {
     return {
       module: ConversionsModule,
       controllers: [ConversionsController, SchemaController, WholeController, PapersController],
@@ -23,7 +23,7 @@ export class ConversionsModule {
         MachineLines,
         WholeService,
         PapersService,
-        { provide: FONTS, useFactory: readFonts },
+        { provide: PAPER_MAKER, useValue: paperMaker },
         Thinning,
         { provide: RELEASE, useValue: release },
       ],

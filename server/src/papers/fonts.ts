@@ -2,9 +2,6 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import type { PdfFonts } from '@zesty/pdf'
 
-/** Injection token of the fonts that papers are printed in. */
-export const FONTS = Symbol('fonts')
-
 /** The fonts that ship, as files: medium and bold. Read at the start, while whoever serves may still read them. */
 export function readFonts(): PdfFonts {
   const { resolve } = createRequire(import.meta.url)

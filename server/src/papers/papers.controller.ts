@@ -1,17 +1,25 @@
-import { Controller, Get, Param, Req, Res } from '@nestjs/common'
-import { paperKindParameterSchema, paperSizeParameterSchema } from '@zesty/core/http'
+import { Controller, Get, Logger, Param, Req, Res } from '@nestjs/common'
+import { paperKindParameterSchema, paperSizeParameterSchema, type PaperEvents } from '@zesty/core/http'
 import type { PaperKind } from '@zesty/core/papers'
 import type { Paper as PaperSize } from '@zesty/pdf'
 import type { FastifyReply, FastifyRequest } from 'fastify'
+import { PassThrough } from 'node:stream'
 import { attachment } from '../answers/attachment'
+import { faultInWords } from '../problems/faultInWords'
 import { idOf } from '../problems/id'
+import { problemDetails } from '../problems/problem'
 import { ZodPipe } from '../problems/zod.pipe'
 import { PapersService } from './papers.service'
 
+const EVENTS = 'text/event-stream'
+
 @Controller('api/conversions/:id')
 export class PapersController {
+  private readonly log = new Logger('Papers')
+
   constructor(private readonly papers: PapersService) {}
 
+  /** The PDF; to whoever asks for events, how far it is and then the PDF. */
   @Get('papers/:paper/:size')
   async pdf(
     @Param('id') id: string,
@@ -20,16 +28,31 @@ export class PapersController {
     @Req() request: FastifyRequest,
     @Res() reply: FastifyReply,
   ) {
-    const made = await this.papers.pdf(idOf(id, 'conversion'), paper, size, () => !request.raw.destroyed)
-    // Nobody is there to hear anything.
-    if (!made) return reply.hijack()
-    return attachment(reply, 'application/pdf', `${made.name}.pdf`, made.bytes)
+    const gone = goneOf(reply)
+    const { name, make } = await this.papers.pdf(idOf(id, 'conversion'), paper, size)
+    if (request.headers.accept?.includes(EVENTS) !== true)
+      return this.file(reply, gone, () => make(() => undefined, gone), 'application/pdf', `${name}.pdf`)
+    const stream = new PassThrough()
+    const tell = <K extends keyof PaperEvents>(event: K, data: PaperEvents[K]) =>
+      stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
+    void make((progress) => tell('progress', progress), gone)
+      .then(
+        (bytes) => tell('paper', { name, pdf: Buffer.from(bytes).toString('base64') }),
+        (error: unknown) => {
+          if (gone.aborted) return
+          this.log.error(faultInWords(error))
+          tell('problem', problemDetails(500, 'This is a fault of the program: the paper was not made.'))
+        },
+      )
+      .finally(() => stream.end())
+    return reply.type(EVENTS).header('cache-control', 'no-store').send(stream)
   }
 
   @Get('help-sheet')
   async helpSheet(@Param('id') id: string, @Res() reply: FastifyReply) {
-    const { name, text } = await this.papers.helpSheet(idOf(id, 'conversion'))
-    return attachment(reply, 'text/html; charset=utf-8', `${name}.html`, Buffer.from(text))
+    const gone = goneOf(reply)
+    const { name, make } = await this.papers.helpSheet(idOf(id, 'conversion'))
+    return this.file(reply, gone, () => make(() => undefined, gone), 'text/html; charset=utf-8', `${name}.html`)
   }
 
   @Get('calendar')
@@ -37,4 +60,29 @@ export class PapersController {
     const { name, text } = await this.papers.calendar(idOf(id, 'conversion'))
     return attachment(reply, 'text/calendar; charset=utf-8', `${name}.ics`, Buffer.from(text))
   }
+
+  private async file(
+    reply: FastifyReply,
+    gone: AbortSignal,
+    make: () => Promise<Uint8Array>,
+    type: string,
+    name: string,
+  ) {
+    try {
+      return attachment(reply, type, name, await make())
+    } catch (error) {
+      // Nobody is there to hear anything.
+      if (gone.aborted) return reply.hijack()
+      throw error
+    }
+  }
+}
+
+/** Raised when whoever asked has gone before there was an answer. */
+function goneOf(reply: FastifyReply): AbortSignal {
+  const gone = new AbortController()
+  reply.raw.once('close', () => {
+    if (!reply.raw.writableFinished) gone.abort()
+  })
+  return gone.signal
 }

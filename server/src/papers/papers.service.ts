@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common'
 import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
-import { paperHtml, paperKinds, paperOf, tasksFor, type PaperInput, type PaperKind } from '@zesty/core/papers'
+import { paperKinds, tasksFor, type PaperInput, type PaperKind } from '@zesty/core/papers'
 import type { Task } from '@zesty/core/wiring'
 import { evaluate } from '@zesty/core'
-import type { Paper as PaperSize, PdfFonts } from '@zesty/pdf'
+import type { Paper as PaperSize } from '@zesty/pdf'
 import { eq } from 'drizzle-orm'
 import { ConversionsService, type Conversion } from '../conversions/conversions.service'
 import { DATABASE, type Database } from '../db/database'
@@ -13,8 +13,9 @@ import { photosOf } from '../photos/storedPhotos'
 import { notFound } from '../problems/problem'
 import { logOf } from '../record/storedLog'
 import { calendarOf } from './calendar'
-import { FONTS } from './fonts'
-import { printPaper, type PrintedPhoto } from './printPaper'
+import type { PaperJob, Report } from './paperJob'
+import { PAPER_MAKER, type PaperMaker } from './paperMaker'
+import type { PrintedPhoto } from './printPaper'
 
 /** Photos on one paper: the latest of them, or it is a book. */
 const MOST_PHOTOS = 24
@@ -24,22 +25,26 @@ const MOST_PHOTOS = 24
 export class PapersService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
-    @Inject(FONTS) private readonly fonts: PdfFonts,
+    @Inject(PAPER_MAKER) private readonly maker: PaperMaker,
     private readonly conversions: ConversionsService,
   ) {}
 
-  /** Undefined where whoever asked has gone. */
-  async pdf(id: string, kind: PaperKind, size: PaperSize, goesOn: () => boolean) {
+  async pdf(id: string, kind: PaperKind, size: PaperSize) {
     const { conversion, input } = await this.input(id)
-    const wanted = kind === 'help' || kind === 'as-found' ? await this.photos(id) : []
-    const bytes = await printPaper(kind, input, size, this.fonts, wanted, goesOn)
-    return bytes && { name: nameOf(conversion, kind), bytes }
+    const seen = kind === 'help' || kind === 'as-found' ? await this.photos(id) : []
+    return this.toBeMade(conversion, kind, { as: 'pdf', kind, size, input, photos: seen })
   }
 
   async helpSheet(id: string) {
     const { conversion, input } = await this.input(id)
-    const seen = (await this.photos(id)).map(({ note, jpeg }) => ({ note, jpeg: Buffer.from(jpeg).toString('base64') }))
-    return { name: nameOf(conversion, 'help'), text: paperHtml(paperOf('help', input), seen) }
+    return this.toBeMade(conversion, 'help', { as: 'page', input, photos: await this.photos(id) })
+  }
+
+  private toBeMade({ plan }: Conversion, kind: PaperKind, job: PaperJob) {
+    return {
+      name: `${plan.name}, ${paperKinds[kind].toLowerCase()}`,
+      make: (report: Report, signal: AbortSignal) => this.maker(job, report, signal),
+    }
   }
 
   async calendar(id: string) {
@@ -72,8 +77,6 @@ export class PapersService {
       .map(({ note, takenAt, jpeg }) => ({ note: note ?? takenAt.slice(0, 10), jpeg: Buffer.from(jpeg, 'base64') }))
   }
 }
-
-const nameOf = ({ plan }: Conversion, kind: PaperKind): string => `${plan.name}, ${paperKinds[kind].toLowerCase()}`
 
 /** What is still to be done at the machine. */
 function tasks({ plan, readings, log, today }: PaperInput): Task[] {

@@ -1,6 +1,14 @@
-import { setImmediate } from 'node:timers/promises'
-import { CERTIFIES, paperHead, paperParts, type Block, type PaperInput, type PaperKind } from '@zesty/core/papers'
+import {
+  CERTIFIES,
+  paperHead,
+  paperParts,
+  partCount,
+  type Block,
+  type PaperInput,
+  type PaperKind,
+} from '@zesty/core/papers'
 import { PdfPaper, type Paper as PaperSize, type PdfFonts } from '@zesty/pdf'
+import type { Report } from './paperJob'
 
 /** A photo to be printed: what is seen on it, and its JPEG. */
 export interface PrintedPhoto {
@@ -13,33 +21,45 @@ const PHOTO = { width: 150, height: 105 }
 /** A box to tick takes so much of a row, mm. */
 const BOX = 6
 
-/**
- * A paper as PDF. Between its parts others get their turn, and `goesOn` is asked whether anybody still waits for it;
- * undefined where nobody does.
- */
+/** A paper as PDF; it reports after each part, each photo, and when it is put together. */
 export async function printPaper(
-  kind: PaperKind,
-  input: PaperInput,
-  size: PaperSize,
+  {
+    kind,
+    input,
+    size,
+    photos,
+  }: { kind: PaperKind; input: PaperInput; size: PaperSize; photos: readonly PrintedPhoto[] },
   fonts: PdfFonts,
-  photos: readonly PrintedPhoto[],
-  goesOn: () => boolean,
-): Promise<Uint8Array | undefined> {
+  report: Report,
+): Promise<Uint8Array> {
   const { title, upright } = paperHead(kind, input)
+  const of = partCount(kind) + photos.length + 1
+  let done = 0
+  const through = () => report({ done: (done += 1), of })
   const pdf = await PdfPaper.open({ paper: size, head: title, fonts, upright, foot: CERTIFIES })
   for (const { title: name, blocks } of paperParts(kind, input)) {
-    await setImmediate()
-    if (!goesOn()) return undefined
     pdf.part(name)
     for (const block of blocks) {
-      await setImmediate()
-      await print(pdf, block, photos)
+      if (block.kind === 'photos') await printPhotos(pdf, photos, through)
+      else print(pdf, block)
     }
+    through()
   }
-  return pdf.save()
+  const bytes = await pdf.save()
+  through()
+  return bytes
 }
 
-async function print(pdf: PdfPaper, block: Block, photos: readonly PrintedPhoto[]): Promise<void> {
+async function printPhotos(pdf: PdfPaper, photos: readonly PrintedPhoto[], through: () => void): Promise<void> {
+  if (photos.length === 0) pdf.words('No photo was taken.')
+  for (const { note, jpeg } of photos) {
+    pdf.words(note, true)
+    await pdf.photo(jpeg, PHOTO).catch(() => pdf.words('This photo cannot be printed.'))
+    through()
+  }
+}
+
+function print(pdf: PdfPaper, block: Exclude<Block, { kind: 'photos' }>): void {
   switch (block.kind) {
     case 'words':
       pdf.words(block.text, block.bold)
@@ -70,13 +90,5 @@ async function print(pdf: PdfPaper, block: Block, photos: readonly PrintedPhoto[
         if (pdf.figure(block.drawing) < 1)
           pdf.words('It does not fit this paper at true size: print the plate by itself.', true)
       } else pdf.drawing(block.drawing, block.title)
-      break
-    case 'photos':
-      if (photos.length === 0) pdf.words('No photo was taken.')
-      for (const { note, jpeg } of photos) {
-        await setImmediate()
-        pdf.words(note, true)
-        await pdf.photo(jpeg, PHOTO).catch(() => pdf.words('This photo cannot be printed.'))
-      }
   }
 }

@@ -2,6 +2,7 @@ import { paperKinds, type PaperKind } from '@zesty/core/papers'
 import { FileArchive, FileText } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { saveBytes } from '../../parts/saveFile'
+import { fetchPaper } from './fetchPaper'
 import { useConversionId, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 
@@ -13,7 +14,7 @@ const says: Record<PaperKind, string> = {
   owner: 'What it is, how it is set, what is open, what to look after',
 }
 
-type State = { kind: 'idle' } | { kind: 'making'; paper: PaperKind } | { kind: 'failed'; why: string }
+type State = { kind: 'idle' } | { kind: 'making'; paper: PaperKind; share: number } | { kind: 'failed'; why: string }
 
 /** Papers made by the server; what is made can be stopped, and the machine goes on meanwhile. */
 export function PapersSheet() {
@@ -26,22 +27,19 @@ export function PapersSheet() {
   const make = async (paper: PaperKind) => {
     const controller = new AbortController()
     stop.current = controller
-    setState({ kind: 'making', paper })
+    setState({ kind: 'making', paper, share: 0 })
     try {
-      const answer = await fetch(`/api/conversions/${id}/papers/${paper}/${size}`, { signal: controller.signal })
-      if (!answer.ok) throw new Error(`The server answered ${answer.status}.`)
-      saveBytes(
-        `${name}, ${paperKinds[paper].toLowerCase()}.pdf`,
-        'application/pdf',
-        new Uint8Array(await answer.arrayBuffer()),
-      )
+      const bytes = await fetchPaper(id, paper, size, controller.signal, ({ done, of }) => {
+        if (!controller.signal.aborted) setState({ kind: 'making', paper, share: done / of })
+      })
+      saveBytes(`${name}, ${paperKinds[paper].toLowerCase()}.pdf`, 'application/pdf', bytes)
       setState({ kind: 'idle' })
     } catch (error) {
       if (controller.signal.aborted) setState({ kind: 'idle' })
       else
         setState({
           kind: 'failed',
-          why: `It was not made. ${error instanceof Error && error.message !== 'Failed to fetch' ? error.message : 'The server does not answer.'}`,
+          why: `It was not made. ${error instanceof Error && !(error instanceof TypeError) ? error.message : 'The server does not answer.'}`,
         })
     }
   }
@@ -74,7 +72,8 @@ export function PapersSheet() {
             </span>
             {state.kind === 'making' && state.paper === paper ? (
               <span className="flex items-center gap-2">
-                <progress aria-label={`Making ${paperKinds[paper]}`} className="w-24" />
+                <progress aria-label={`Making ${paperKinds[paper]}`} className="w-24" value={state.share} />
+                <span className="w-[4ch] text-right tabular-nums">{Math.round(state.share * 100)} %</span>
                 <button type="button" className="btn" onClick={() => stop.current?.abort()}>
                   Stop
                 </button>
