@@ -2,6 +2,9 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { toDrawing } from '../src/drawing/primitives'
 import { toSvg } from '../src/drawing/svg'
+import { factsFor } from '../src/facts/factsFor'
+import { numberOf } from '../src/facts/figure'
+import { beltTravel } from '../src/mount/beltTravel'
 import { mountOf } from '../src/mount/mountOf'
 import { pitchOf } from '../src/mount/pitchOf'
 import { nothingMeasured } from '../src/measurements/measured'
@@ -40,7 +43,7 @@ describe('what comes between motor and machine', () => {
       set('mount.alongMm', 125),
       set('mount.travelMm', 40),
     ])
-    const { plate } = mountOf(plan, nothingMeasured)
+    const plate = mountOf(plan, nothingMeasured).made?.drawing
     if (!plate) throw new Error('no plate')
     expect(plate.primitives.filter((p) => p.kind === 'circle')).toHaveLength(4)
     expect(plate.primitives.filter((p) => p.kind === 'arc')).toHaveLength(8)
@@ -56,8 +59,71 @@ describe('what comes between motor and machine', () => {
       set('mount.alongMm', 125),
       set('mount.heightMm', 90),
     ])
-    const words = mountOf(plan, nothingMeasured).plate?.primitives.flatMap((p) => (p.kind === 'text' ? [p.text] : []))
+    const words = mountOf(plan, nothingMeasured).made?.drawing.primitives.flatMap((p) =>
+      p.kind === 'text' ? [p.text] : [],
+    )
     expect(words?.join()).toMatch(/^Riser 201 x 181, 22 thick/)
+  })
+  test('a bracket says how high it stands, or what it waits for, and is drawn only where its pieces have room', () => {
+    const at = (...patch: Parameters<typeof applyPatch>[1]) => {
+      const plan = applyPatch(soundPlan(), [
+        set('mount.seat', 'bracket'),
+        set('mount.oldAcrossMm', 160),
+        set('mount.oldAlongMm', 140),
+        set('mount.acrossMm', 140),
+        set('mount.alongMm', 125),
+        ...patch,
+      ])
+      const made = mountOf(plan, nothingMeasured)
+      const task = made.tasks.find((t) => t.id === 'bracket')
+      return [task && messageText(task.says), task?.missing, made.made?.name]
+    }
+    // With the frames the shafts would be level: no height follows from them.
+    expect(at(set('mount.oldHeightMm', 90), set('mount.heightMm', 90))).toEqual([
+      'How high the bracket stands is not known.',
+      'mount.bracketMm',
+      undefined,
+    ])
+    expect(at(set('mount.bracketMm', 80))[1]).toBe('mount.plateMm')
+    expect(at(set('mount.oldHeightMm', 180), set('mount.heightMm', 90), set('mount.plateMm', 10))).toEqual([
+      'A bracket 90\u00a0mm high: top, base and two webs of 70\u00a0mm; welded all round, or screwed and pinned.',
+      undefined,
+      'Bracket',
+    ])
+    expect(at(set('mount.bracketMm', 20), set('mount.plateMm', 10))).toEqual([
+      '20\u00a0mm is no higher than its two plates: a riser instead of a bracket.',
+      undefined,
+      undefined,
+    ])
+  })
+  test('a belt that is too short, or not there yet, is in the list with its length', () => {
+    const plan = soundPlan()
+    const belts = (patch: Parameters<typeof applyPatch>[1]) =>
+      says(applyPatch(plan, patch)).filter((line) => line.startsWith('belt-'))
+    const stage = 'survey.positions.0.transmission.0'
+    const [bare, there] = [
+      [set(`${stage}.beltMm`, undefined), set(`${stage}.outsideMm`, undefined), set(`${stage}.centreMm`, 410)],
+      [set(`${stage}.beltMm`, 400), set(`${stage}.outsideMm`, undefined), set(`${stage}.centreMm`, undefined)],
+    ]
+    expect(belts(bare)[0]).toMatch(/: a belt of 1\s354\smm pitch length/)
+    expect(belts(there)[0]).toMatch(/too short for these pulleys: a longer one/)
+  })
+  test('the motor must come near enough for every belt, and far enough for every one', () => {
+    const { facts } = factsFor(soundPlan())
+    const travel = beltTravel(facts)
+    const rooms = facts.belts
+      .filter((b) => b.path.endsWith('.0'))
+      .map(({ geometry }) => [numberOf(geometry?.nearestMm), numberOf(geometry?.farthestMm)] as const)
+      .filter((room): room is [number, number] => room[0] !== undefined && room[1] !== undefined)
+    expect(rooms.length).toBeGreaterThan(1)
+    for (const [near, far] of rooms) {
+      expect(travel?.nearestMm).toBeLessThanOrEqual(near)
+      expect(travel?.farthestMm).toBeGreaterThanOrEqual(far)
+    }
+    expect(travel?.wantsMm).toBeCloseTo(
+      Math.max(...rooms.map(([, far]) => far)) - Math.min(...rooms.map(([near]) => near)),
+      9,
+    )
   })
   test('heat and force of a fit are those of their rules, and what is beyond is refused', () => {
     const fit = (patch: Parameters<typeof applyPatch>[1]) =>

@@ -6,7 +6,8 @@ import type { Measurement } from '../src/measurements/measurement'
 import { ofRunIn } from '../src/measurements/runInReadings'
 import { applyPatch, emptyPlan, set, type Plan, type RampTry } from '../src/plan'
 import { messageText } from '../src/quantities'
-import { isExpected, judgeRunIn } from '../src/runIn/reading'
+import { rules } from '../src/rulebook/registry'
+import { isExpected, judgeRunIn, shownFigure } from '../src/runIn/reading'
 import { runInOf, stopMapOf } from '../src/runIn/runInOf'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
@@ -54,6 +55,44 @@ describe('the sheet of a machine', () => {
     expect(wanted(plan, 'empty-b', 'rpm')).toBeCloseTo(((120 * 50) / 4) * (90 / 224), 6)
     const up = runInOf(plan).stages.find((s) => s.id === 'empty-b')
     expect(up?.readings.map((r) => r.id)).toEqual(['rpm', 'amps-u', 'amps-v', 'amps-w', 'up', 'down', 'coast'])
+  })
+  test('every expected value has a working whose rule knows its inputs, and whose numbers give it again', () => {
+    let ruled = 0
+    for (const [name, plan] of [...demoPlans.entries(), ['sound', soundPlan()] as const])
+      for (const stage of runInOf(plan).stages)
+        for (const { id, label, dimension, expected } of stage.readings) {
+          if (!isExpected(expected)) continue
+          const { ruleId, citation, from, value } = shownFigure(label, dimension, expected)
+          expect([name, stage.id, id, value]).toEqual([name, stage.id, id, expected.value])
+          expect((ruleId ?? citation)?.length).toBeGreaterThan(0)
+          const rule = ruleId === undefined ? undefined : rules.get(ruleId)
+          if (ruleId !== undefined) expect(rule?.id).toBe(ruleId)
+          if (!rule) continue
+          ruled += 1
+          const inputs = Object.fromEntries(from.map((f) => [f.key, f.value]))
+          const known = Object.keys(rule.input.shape)
+          const beside = from.map((f) => f.key).filter((key) => !known.includes(key))
+          // The room is added to what the rule gives.
+          expect(beside).toEqual(ruleId === 'motor.temperature-rise' ? ['room'] : [])
+          switch (ruleId) {
+            case 'drive.output-voltage':
+            case 'drivetrain.stop-by-torque': {
+              const made = rule.run(inputs)
+              if (!made.ok) throw new Error(JSON.stringify(made.faults))
+              expect(
+                (made.value as Record<string, number>)[ruleId === 'drive.output-voltage' ? 'outputV' : 'seconds'],
+              ).toBeCloseTo(expected.value, 9)
+              break
+            }
+            case 'drivetrain.speed':
+              expect(
+                ((120 * Number(inputs['frequencyHz'])) / Number(inputs['poles'])) *
+                  Number(inputs['stages']) *
+                  (1 - Number(inputs['slip'] ?? 0)),
+              ).toBeCloseTo(expected.value, 6)
+          }
+        }
+    expect(ruled).toBeGreaterThan(100)
   })
   test('no thing turns over its own limit', () => {
     for (const plan of demoPlans.values())

@@ -80,7 +80,7 @@ describe('papers', () => {
       .buffer()
       .parse(bytesOf)
       .expect(200)
-      .then(({ body, headers }) => ({ text: (body as Buffer).toString(), headers: headers as Record<string, string> }))
+      .then(({ body, headers }) => ({ text: (body as Buffer).toString(), headers: headers }))
     expect(headers['content-type']).toMatch(/^text\/event-stream/)
     const events: { event: string | undefined; data: unknown }[] = []
     createParser({ onEvent: ({ event, data }) => events.push({ event, data: JSON.parse(data) }) }).feed(text)

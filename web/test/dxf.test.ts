@@ -38,7 +38,7 @@ const plan = applyPatch(emptyPlan('Lathe'), [
 
 describe('a drawing as DXF, opened by another program', () => {
   test('the mounting plate has its holes and the round ends of its slots where they belong', () => {
-    const { plate } = mountOf(plan, nothingMeasured)
+    const plate = mountOf(plan, nothingMeasured).made?.drawing
     if (!plate) throw new Error('no plate')
     const entities = opened(plate)
     const circles = entities.filter((e) => e.type === 'CIRCLE')
@@ -54,6 +54,24 @@ describe('a drawing as DXF, opened by another program', () => {
       expect(turn).toBeCloseTo(Math.PI, 6)
     }
     expect(entities.filter((e) => e.type === 'TEXT').map((e) => e.text)).toContain('This side up')
+  })
+  test('a bracket has the motor’s slots in its top, the machine’s holes in its base, and two webs between', () => {
+    const { made } = mountOf(
+      applyPatch(plan, [set('mount.seat', 'bracket'), set('mount.plateMm', 10), set('mount.bracketMm', 80)]),
+      nothingMeasured,
+    )
+    if (!made) throw new Error('no bracket')
+    expect(made.name).toBe('Bracket')
+    const entities = opened(made.drawing)
+    const circles = entities.filter((e) => e.type === 'CIRCLE').map((c) => c.center?.x ?? 0)
+    expect(circles).toHaveLength(4)
+    expect(Math.max(...circles) - Math.min(...circles)).toBeCloseTo(160, 6)
+    const ends = entities.filter((e) => e.type === 'ARC').map((c) => c.center?.x ?? 0)
+    expect(ends).toHaveLength(8)
+    // Slots 140 apart and 40 long.
+    expect(Math.max(...ends) - Math.min(...ends)).toBeCloseTo(180, 6)
+    // Its height is that of the webs and two plates.
+    expect(entities.filter((e) => e.type === 'TEXT').map((e) => e.text)).toContain('60 x 181 x 10')
   })
   test('the dial plate has edge, hole and a bar of 100 mm, each on its layer', () => {
     const entities = opened(dialPlate(plan, nothingMeasured).drawing)

@@ -16,7 +16,7 @@ const plan: Plan = { ...emptyPlan('Lathe'), motor: { powerW: 1500, ratedSpeedRpm
 describe('the working of a figure', () => {
   test('formula and source come from the server, the numbers from the page', async () => {
     server(keeps)
-    show(<Working id="motor.torque" />, plan)
+    show(<Working of="motor.torque" />, plan)
     expect((await screen.findByTestId('formula')).textContent).toMatch(/^T\s*=\s*60P2πn$/)
     expect(screen.getByText(/Source: Definition o/)).toBeTruthy()
     expect(screen.getByText(/10\.1\sN m/)).toBeTruthy()
@@ -27,13 +27,13 @@ describe('the working of a figure', () => {
   })
   test('without the server the numbers stand, and it says where the formula is', async () => {
     server(keeps, false)
-    show(<Working id="motor.torque" />, plan)
+    show(<Working of="motor.torque" />, plan)
     expect(await screen.findByText(/The server, which keeps the formulas, does not answer/)).toBeTruthy()
     expect(screen.getByRole('button', { name: /1\.5\skW/ })).toBeTruthy()
   })
   test('what is not known says what it waits for', () => {
     server(keeps)
-    show(<Working id="motor.torque" />, { ...plan, motor: { powerW: 1500 } })
+    show(<Working of="motor.torque" />, { ...plan, motor: { powerW: 1500 } })
     expect(screen.getByText('It waits for:')).toBeTruthy()
     expect(screen.getByRole('button', { name: 'Speed' })).toBeTruthy()
   })

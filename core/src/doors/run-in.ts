@@ -2,7 +2,17 @@
 export { turnsToRest } from '../drivetrain/stopByTorque'
 export { runInOf, stopMapOf, type RunIn } from '../runIn/runInOf'
 export { type Cause } from '../runIn/causes/cause'
-export { bandText, isExpected, judgeRunIn, offBy, type RunInReading, type RunInVerdict } from '../runIn/reading'
+export { type ShownFigure } from '../runIn/working'
+export {
+  bandText,
+  type Expected,
+  isExpected,
+  judgeRunIn,
+  offBy,
+  shownFigure,
+  type RunInReading,
+  type RunInVerdict,
+} from '../runIn/reading'
 export { seenKey, type SeenItem } from '../runIn/stage'
 export { type JudgedReading, type JudgedStage, type RunInStageState } from '../runIn/runInSheet'
 export { rampOutcomes, rampsTuned, useStates, type RampTry } from '../plan/runIn'

@@ -249,7 +249,8 @@ const rawLine = (key: string, { label, shown }: Raw): FigureInput => ({
   figureId: undefined,
 })
 
-const inputLine = (key: string, f: Figure): FigureInput => ({
+/** A line of a working: a figure that went into another. */
+export const inputLine = (key: string, f: Figure): FigureInput => ({
   key,
   label: f.label,
   value: f.value,

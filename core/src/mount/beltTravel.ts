@@ -13,9 +13,13 @@ export interface BeltTravel {
 
 /** Undefined where there is no belt of which length and distance are known. */
 export function beltTravel({ plan: { mount }, belts }: Facts): BeltTravel | undefined {
-  const geometry = belts[0]?.geometry
-  const [nearestMm, farthestMm] = [geometry?.nearestMm, geometry?.farthestMm].map(numberOf)
-  if (nearestMm === undefined || farthestMm === undefined) return undefined
+  // Those that go round the motor's own pulley: it must come near enough for every one, and far enough.
+  const ofMotor = belts.filter(({ path }) => path.endsWith('.transmission.0'))
+  const known = (key: 'nearestMm' | 'farthestMm') =>
+    ofMotor.flatMap(({ geometry }) => geometry && numberOf(geometry[key])).filter((n) => n !== undefined)
+  const [nearest, farthest] = [known('nearestMm'), known('farthestMm')]
+  if (nearest.length === 0 || farthest.length === 0) return undefined
+  const [nearestMm, farthestMm] = [Math.min(...nearest), Math.max(...farthest)]
   const hasMm = mount.travelMm === undefined ? undefined : Math.max(0, mount.travelMm - (mount.boxCostsMm ?? 0))
   return { nearestMm, farthestMm, wantsMm: farthestMm - nearestMm, hasMm }
 }

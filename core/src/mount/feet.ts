@@ -25,3 +25,7 @@ export function feetOf({ mount, oldMotor, motor }: Plan): { old: Feet; next: Fee
     },
   }
 }
+
+/** The four holes of some feet; undefined while either distance is not known. */
+export const plateHoles = ({ acrossMm, alongMm }: Feet): { acrossMm: number; alongMm: number } | undefined =>
+  acrossMm === undefined || alongMm === undefined ? undefined : { acrossMm, alongMm }

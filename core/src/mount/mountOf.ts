@@ -1,13 +1,15 @@
 import type { WorkDrawing } from '../drawing/primitives'
 import type { Facts } from '../facts/facts'
 import { factsFor } from '../facts/factsFor'
+import { numberOf } from '../facts/figure'
 import type { Measured } from '../measurements/measured'
 import { guards, keepers, motorSeats, pulleyFits, type Plan, type PlanPath } from '../plan'
 import { amount, message, type Message } from '../quantities'
 import { beltTravel } from './beltTravel'
 import { feetOf } from './feet'
 import { beltHumOf, pulleyFit, type Hum, type PulleyFit } from './mountFit'
-import { mountPlate } from './mountPlate'
+import { bracketHeight, webHeight } from './bracket'
+import { mountDrawing } from './mountDrawing'
 
 /** One thing to be made, moved or looked at, with its sizes. */
 export interface MountTask {
@@ -24,7 +26,8 @@ export interface Mount {
   hum: Hum | undefined
   /** Press the middle of the span in by so much, with such a force. */
   press: { byMm: number; forceN: number } | undefined
-  plate: WorkDrawing | undefined
+  /** What is made between motor and machine, with its name. */
+  made: { name: string; drawing: WorkDrawing } | undefined
 }
 
 /** What comes between motor and machine: the list, the fit of the pulley, the belt's tension, and the plate drawn. */
@@ -40,7 +43,7 @@ export function mountOf(plan: Plan, measured: Measured, heardHz?: number): Mount
     fit,
     hum: beltHumOf(facts, heardHz),
     press: byMm === undefined || forceN === undefined ? undefined : { byMm, forceN },
-    plate: mountPlate(facts.plan),
+    made: mountDrawing(facts.plan),
   }
 }
 
@@ -83,6 +86,8 @@ function tasksOf(facts: Facts, fit: PulleyFit): MountTask[] {
           : message`Its shaft stands ${length(-raise)} higher than the old one: the plate lower by that, or another belt.`,
     )
   }
+  if (mount.seat === 'bracket') bracketTask(plan, add)
+  beltTasks(facts, add)
   travelTask(facts, add)
   fitTask(plan, fit, add)
   if (mount.rotorTurned === true)
@@ -116,6 +121,53 @@ function tasksOf(facts: Facts, fit: PulleyFit): MountTask[] {
 }
 
 type Add = (id: string, says: Message, more?: Pick<MountTask, 'caution' | 'missing'>) => void
+
+/** Its height and pieces, or what they wait for. */
+function bracketTask(plan: Plan, add: Add): void {
+  const [heightMm, webMm] = [bracketHeight(plan), webHeight(plan)]
+  if (heightMm === undefined)
+    add('bracket', message`How high the bracket stands is not known.`, { missing: 'mount.bracketMm' })
+  else if (webMm === undefined)
+    add('bracket', message`A bracket ${length(heightMm)} high; its pieces wait for how thick they are.`, {
+      missing: 'mount.plateMm',
+    })
+  else if (webMm === 0)
+    add('bracket', message`${length(heightMm)} is no higher than its two plates: a riser instead of a bracket.`)
+  else
+    add(
+      'bracket',
+      message`A bracket ${length(heightMm)} high: top, base and two webs of ${length(webMm)}; welded all round, or screwed and pinned.`,
+      {
+        caution:
+          'A motor that shakes on its bracket throws the belt: no flat bar on edge, no single post without a web.',
+      },
+    )
+}
+
+/** The belt from motor to machine on each position: longer or shorter than what is there, and where it puts the shafts. */
+function beltTasks(facts: Facts, add: Add): void {
+  for (const { id, name, stage, geometry } of facts.belts) {
+    if (!geometry) continue
+    const [lengthMm, stockMm, stockCentreMm] = [geometry.lengthMm, geometry.stockMm, geometry.stockCentreMm].map(
+      numberOf,
+    )
+    const has = stage.beltMm !== undefined || stage.outsideMm !== undefined
+    if (geometry.impossible === 'short')
+      add(`belt-${id}`, message`${name}: the belt that is there is too short for these pulleys: a longer one.`)
+    else if (geometry.impossible === 'overlap')
+      add(
+        `belt-${id}`,
+        message`${name}: the pulleys overlap at this distance: the motor farther off, and a longer belt.`,
+      )
+    else if (!has && lengthMm !== undefined)
+      add(
+        `belt-${id}`,
+        stockMm === undefined || stockCentreMm === undefined
+          ? message`${name}: a belt of ${length(lengthMm)} pitch length.`
+          : message`${name}: a belt of ${length(lengthMm)} pitch length; from stock ${length(stockMm)}, with ${length(stockCentreMm)} between the shafts.`,
+      )
+  }
+}
 
 /** The way that the motor must be able to go for the belt, and what the terminal box takes of it. */
 function travelTask(facts: Facts, add: Add): void {

@@ -39,6 +39,7 @@ export const mountSchema = z.strictObject({
   travelMm: quantity('length', 'Travel for the belt', 0, 300, 'How far the motor can be moved to tension it'),
   boxCostsMm: quantity('length', 'The terminal box takes of it', 0, 200),
   plateMm: quantity('length', 'Thickness of the plate', 3, 60),
+  bracketMm: quantity('length', 'Height of the bracket', 10, 1000, 'From the machine to the underside of its feet'),
   fit: choice('The pulley', pulleyFits),
   boreMm: quantity('length', 'Bore of the pulley', 3, 200, 'As it is, measured'),
   shaftMm: quantity('length', 'Shaft of the motor', 3, 200, 'Measured with a micrometer'),

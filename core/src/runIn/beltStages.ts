@@ -59,6 +59,7 @@ function coastReading(
             value: made.seconds,
             least: made.seconds * (1 - under),
             most: made.seconds * (1 + over),
+            working: made.working,
             by: message`What turns against the friction, from ${rpm(fromRpm)}${made.typical ? '; the friction is a planning value until a coast is timed' : ''}.`,
             typical: made.typical,
           }

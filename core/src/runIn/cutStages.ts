@@ -7,6 +7,7 @@ import { workedPositions } from './beltStages'
 import { missingOf } from './motorAt'
 import { noise } from './bareStage'
 import { runInReading, type Expected, type NotExpected, type RunInReading } from './reading'
+import { line, lines } from './working'
 import { cutAmps, loadedRpm, type RunInStage } from './stage'
 
 /** The first cuts, on the position used most at base hertz. */
@@ -96,6 +97,22 @@ function housingAfter(facts: Facts, minutes: number, roomC: number): Expected | 
     least: roomC - 2,
     most: value + UNSURE_K,
     stopOver: HOUSING_STOP_C,
+    working: {
+      ruleId: 'motor.temperature-rise',
+      from: lines({
+        fullRiseK: line('Rise of the housing at full load', HOUSING_K, 'temperatureRise', 'typical'),
+        currentA: line(
+          read === undefined ? 'Amps, until they are read' : 'Amps as read',
+          amps,
+          'current',
+          read === undefined ? 'typical' : 'measured',
+        ),
+        ratedCurrentA: facts.motor.plateCurrentA,
+        minutes: line('Minutes', minutes, 'number'),
+        timeConstantMin: line('Time constant, minutes', TIME_CONSTANT_MIN, 'number', 'typical'),
+        room: line('The room', roomC, 'temperature'),
+      }),
+    },
     by: message`${amount('temperatureRise', made.value.riseK)} over the room after ${minutes} min at ${amount('current', amps)}${read === undefined ? ', taken until they are read' : ''}; ${amount('temperatureRise', HOUSING_K)} at full load is a planning value.`,
     typical: true,
   }
@@ -119,6 +136,10 @@ export function warmStages(facts: Facts): RunInStage[] {
     least: roomC - 2,
     most: roomC + BEARING_RISE_K,
     stopOver: BEARING_STOP_C,
+    working: {
+      citation: 'a planning value over the room: grease-packed bearings of this size, run in',
+      from: lines({ room: line('The room', roomC, 'temperature') }),
+    },
     by: message`Up to ${amount('temperatureRise', BEARING_RISE_K)} over the room is usual: a planning value.`,
     typical: true,
   }
@@ -135,6 +156,7 @@ export function warmStages(facts: Facts): RunInStage[] {
           value: ROOM_C,
           least: -5,
           most: 40,
+          working: { citation: 'a usual room', from: [] },
           by: message`What the rest is counted from.`,
           typical: false,
         }),

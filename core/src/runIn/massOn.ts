@@ -5,6 +5,7 @@ import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { spindleInertia } from '../workholding'
 import { missingOf } from './motorAt'
 import type { NotExpected } from './reading'
+import { line, lines, type Working } from './working'
 
 /** All that turns with one thing on the spindle, or with nothing on it, kg m2 at the spindle of a position. */
 export function massOn(
@@ -29,6 +30,7 @@ export function massOn(
 export interface Coast {
   seconds: number
   turns: number
+  working: Working
   /** Of the friction, which is a planning value until a coast was timed. */
   typical: boolean
 }
@@ -47,6 +49,17 @@ export function coastFrom(
   if (torqueNm === undefined || !isKnown(frictionNm)) return missingOf(frictionNm)
   const made = stopByTorque.run({ inertiaKgM2: mass, speedRpm: rpm, torqueNm })
   return made.ok
-    ? { ...made.value, typical: facts.plan.survey.coastS === undefined }
+    ? {
+        ...made.value,
+        working: {
+          ruleId: 'drivetrain.stop-by-torque',
+          from: lines({
+            inertiaKgM2: line('All that turns, at the spindle', mass, 'inertia'),
+            speedRpm: line('From', rpm, 'speed'),
+            torqueNm: frictionNm,
+          }),
+        },
+        typical: facts.plan.survey.coastS === undefined,
+      }
     : { missing: [], because: made.faults[0]?.message ?? 'No coast' }
 }

@@ -4,6 +4,7 @@ import { numberOf, type FigureState } from '../facts/figure'
 import { loadCurrent, rpmAtHertz } from '../motor'
 import type { PlanPath } from '../plan'
 import type { NotExpected } from './reading'
+import { line, lines, type Working } from './working'
 
 /** What the motor should have and take at some hertz under a torque at its shaft. */
 export interface MotorAt {
@@ -11,6 +12,7 @@ export interface MotorAt {
   amps: number
   /** Of its shaft. */
   rpm: number
+  working: Working
   /** The plate gave no circuit, and the amps are a share of the plate's. */
   typical: boolean
 }
@@ -45,6 +47,17 @@ export function voltsAt(facts: Facts, hz: number, factor = 1): number | NotExpec
   return made.ok ? made.value.outputV : { missing: [], because: made.faults[0]?.message ?? 'No volts there' }
 }
 
+/** The working of `voltsAt`. */
+export const voltsWorking = ({ settings, speeds, drive }: Facts, hz: number): Working => ({
+  ruleId: 'drive.output-voltage',
+  from: lines({
+    frequencyHz: line('Hertz', hz, 'frequency'),
+    baseFrequencyHz: settings.baseFrequencyHz,
+    ratedVoltageV: speeds.setVoltageV,
+    supplyV: drive.ceilingV,
+  }),
+})
+
 /** What goes through the motor at some hertz; `fluxFactor` is for what a wrong base or link would make of it. */
 export function motorAt(facts: Facts, hz: number, shaftNm = 0, fluxFactor = 1): MotorAt | NotExpected {
   const { motor, physics } = facts
@@ -59,7 +72,16 @@ export function motorAt(facts: Facts, hz: number, shaftNm = 0, fluxFactor = 1): 
     const ownNm =
       ((rotationalLossW ?? 0) / ((2 * Math.PI * rpmAtHertz(plateHz, poles)) / 60)) * Math.min(1, hz / plateHz)
     const made = loadCurrent.run({ circuit, voltageV: volts, frequencyHz: hz, torqueNm: shaftNm + ownNm })
-    if (made.ok) return { volts, amps: made.value.currentA, rpm: made.value.speedRpm, typical: false }
+    const working: Working = {
+      ruleId: 'motor.load-current',
+      from: lines({
+        circuit: line('Circuit of the motor', 'as fitted to the plate'),
+        voltageV: line('Volts there', volts, 'voltage'),
+        frequencyHz: line('Hertz', hz, 'frequency'),
+        torqueNm: line('Load, and the motor’s own friction and fan', shaftNm + ownNm, 'torque'),
+      }),
+    }
+    if (made.ok) return { volts, amps: made.value.currentA, rpm: made.value.speedRpm, working, typical: false }
     return { missing: [], because: 'The load is more than the motor can pull there' }
   }
   const ratedNm = numberOf(motor.torqueNm)
@@ -71,6 +93,16 @@ export function motorAt(facts: Facts, hz: number, shaftNm = 0, fluxFactor = 1): 
     amps: Math.sqrt(idle ** 2 + load ** 2 * Math.max(0, plateA ** 2 - (NO_LOAD_SHARE * plateA) ** 2)),
     // Under load the slip in rpm is that of the plate at any hertz.
     rpm: rpmAtHertz(hz, poles) - load * slip * rpmAtHertz(plateHz, poles),
+    working: {
+      citation:
+        'a share of the plate’s amps magnetises the motor, a planning value; the load’s share stands at right angles to it',
+      from: lines({
+        plateA: motor.plateCurrentA,
+        share: line('Amps without a load, of the plate’s', NO_LOAD_SHARE, 'number', 'typical'),
+        load: line('Load at the shaft', shaftNm, 'torque'),
+        rated: motor.torqueNm,
+      }),
+    },
     typical: true,
   }
 }

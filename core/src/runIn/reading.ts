@@ -1,5 +1,6 @@
 import { measurementKinds, type MeasurementKind, type Reading } from '../measurements/measurement'
 import type { PlanPath } from '../plan'
+import type { ShownFigure, Working } from './working'
 import { message, percent, printQuantity, type Dimension, type Message } from '../quantities'
 
 /** What a reading should come to, and how that was had. Values in base units of the reading's kind. */
@@ -12,6 +13,8 @@ export interface Expected {
   stopUnder?: number
   /** How it was had, with its numbers. */
   by: Message
+  /** The same by its rule and inputs. */
+  working: Working
   /** It rests on a typical planning value. */
   typical: boolean
 }
@@ -69,8 +72,25 @@ export const within = (
   value: number,
   [under, over]: readonly [number, number],
   by: Message,
+  working: Working,
   more: Partial<Pick<Expected, 'stopOver' | 'stopUnder' | 'typical'>> = {},
-): Expected => ({ value, least: value * (1 - under), most: value * (1 + over), by, typical: false, ...more })
+): Expected => ({ value, least: value * (1 - under), most: value * (1 + over), by, working, typical: false, ...more })
+
+/** An expected value as a figure, to be opened to its working. */
+export const shownFigure = (
+  label: string,
+  dimension: Dimension,
+  { value, typical, working }: Expected,
+): ShownFigure => ({
+  label,
+  value,
+  dimension,
+  basis: 'computed',
+  restsOnTypical: typical,
+  ruleId: working.ruleId,
+  citation: working.citation,
+  from: [...working.from],
+})
 
 /** The band in words: `3.1 to 4.2 A`. */
 export const bandText = ({ expected, dimension }: RunInReading, system: 'metric' | 'imperial' = 'metric'): string =>

@@ -1,5 +1,5 @@
 import type { Facts } from '../facts/facts'
-import { numberOf } from '../facts/figure'
+import { numberOf, type FigureState } from '../facts/figure'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { ofRunIn } from '../measurements/runInReadings'
 import { amps as ampsOf, hertz, message, rpm, seconds, volts as voltsOf } from '../quantities'
@@ -7,8 +7,9 @@ import { rpmAtHertz } from '../motor'
 import { actingValue } from '../facts/settings/settingsFacts'
 import { rampMeaningOf } from '../facts/settings/rampOfDrive'
 import { actingRamp, type RampId } from './actingRamp'
-import { motorAt, missingOf, voltsAt } from './motorAt'
+import { motorAt, missingOf, voltsAt, voltsWorking } from './motorAt'
 import { runInReading, within, type NotExpected, type RunInReading } from './reading'
+import { line, lines, type Working } from './working'
 
 /** Something looked at, heard or felt, with what it means where it is not as it should be. */
 export interface SeenItem {
@@ -64,6 +65,7 @@ export function ampsReadings(
             made.typical
               ? message`A share of the plate’s amps that is usual: the plate gives no circuit. At ${hertz(hz)}.`
               : message`By the circuit fitted to the plate, at ${voltsOf(made.volts)} and ${hertz(hz)}${facts.plan.motor.powerFactor === undefined ? '; the plate’s power factor would narrow it' : ''}.`,
+            made.working,
             { typical: made.typical, ...(plateA === undefined ? {} : { stopOver: Math.max(plateA, made.amps * 1.2) }) },
           )
         : made,
@@ -78,7 +80,9 @@ export function voltsReading(facts: Facts, stage: string, hz: number, positionId
     'volts',
     'Volts between two motor leads',
     { kind: 'volts', of: ofRunIn(stage), hz, ...placed(positionId) },
-    typeof made === 'number' ? within(made, [0.12, 0.12], message`The straight line to base, at ${hertz(hz)}.`) : made,
+    typeof made === 'number'
+      ? within(made, [0.12, 0.12], message`The straight line to base, at ${hertz(hz)}.`, voltsWorking(facts, hz))
+      : made,
     CAN_READ,
   )
 }
@@ -94,6 +98,7 @@ export function rpmReading(facts: Facts, stage: string, hz: number, position: Po
           // A belt creeps and an unloaded motor slips a little; none runs ahead.
           [0.04, 0.015],
           message`${hertz(hz)} through ${position.name}, no load.`,
+          speedWorking(facts, hz, position),
         )
   return runInReading(
     'rpm',
@@ -103,6 +108,25 @@ export function rpmReading(facts: Facts, stage: string, hz: number, position: Po
     'By a tachometer held at a mark on the end of the spindle, sleeves tight; not at the chuck.',
   )
 }
+
+const speedWorking = ({ motor }: Facts, hz: number, { speedRatio }: PositionFacts, slip?: FigureState): Working => ({
+  ruleId: 'drivetrain.speed',
+  from: lines({ frequencyHz: line('Hertz', hz, 'frequency'), poles: motor.poles, slip, stages: speedRatio }),
+})
+
+/** The working of seconds that are a share of a ramp. */
+export const rampWorking = (facts: Facts, id: RampId, hz: number): Working => ({
+  citation: 'the ramp counts from standstill to the highest hertz, and other hertz take their share of it',
+  from: lines({
+    ramp: line(
+      id === 'accelerationS' ? 'Acceleration as it acts' : 'Deceleration as it acts',
+      actingRamp(facts, id) ?? 0,
+      'time',
+    ),
+    hz: line('Hertz', hz, 'frequency'),
+    maximumHz: facts.settings.maximumHz,
+  }),
+})
 
 /** Seconds that the drive's own ramp takes between standstill and some hertz. */
 export function rampTo(facts: Facts, id: RampId, hz: number): number | NotExpected {
@@ -133,6 +157,7 @@ export function upReading(facts: Facts, stage: string, hz: number, positionId?: 
           // A stopwatch in a hand is half a second out.
           least: Math.max(0, made * 0.9 - 0.5),
           most: made * 1.15 + 0.7,
+          working: rampWorking(facts, 'accelerationS', hz),
           by: message`The ramp as it is set, to ${hertz(hz)}${known ? '' : '; what its seconds count was not read'}.`,
           typical: false,
         }
@@ -153,6 +178,7 @@ export function downReading(facts: Facts, stage: string, hz: number, positionId?
           value: made,
           least: Math.max(0, made * 0.9 - 0.5),
           most: made * 1.15 + 0.7,
+          working: rampWorking(facts, 'decelerationS', hz),
           by: message`The ramp as it is set, from ${hertz(hz)}: ${seconds(made)}.`,
           typical: false,
         }
@@ -181,6 +207,7 @@ export function cutAmps(
           least: plateA * share[0],
           most: plateA * share[1],
           stopOver: plateA * 1.1,
+          working: { citation: 'a share of the plate’s amps', from: lines({ plateA: plateCurrentA }) },
           by: message`The plate has ${ampsOf(plateA)} for these links.`,
           typical: false,
         },
@@ -213,6 +240,7 @@ export function loadedRpm(facts: Facts, stage: string, hz: number, position: Pos
       value: free - lost,
       least: (free - lost) * 0.96,
       most: free * 1.01,
+      working: speedWorking(facts, hz, position, lost > 0 ? facts.motor.slip : undefined),
       by: message`${rpm(free)} without a load${lost > 0 ? message`, less the plate’s slip` : ', which the drive holds'}.`,
       typical: false,
     },

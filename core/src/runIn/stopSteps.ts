@@ -14,6 +14,7 @@ import { actingRamp } from './actingRamp'
 import { workedPositions } from './beltStages'
 import { coastFrom, massOn } from './massOn'
 import { isExpected, type Expected, type NotExpected } from './reading'
+import { line, lines } from './working'
 import { shortestStop } from './shortestStop'
 
 /** Shares of a thing's highest speed at which its stop is timed, the lowest first. */
@@ -228,6 +229,7 @@ function expectedStop(
       value: made.seconds,
       least: made.seconds * (1 - under),
       most: made.seconds * (1 + over),
+      working: made.working,
       by: message`It coasts: what turns against the friction${made.typical ? ', a planning value until a coast is timed' : ''}.`,
       typical: made.typical,
     }
@@ -240,6 +242,14 @@ function expectedStop(
     value,
     least: Math.max(0, value * 0.85 - 0.5),
     most: value * 1.2 + 0.7,
+    working: {
+      citation: 'the ramp counts from the highest speed, and lower speeds take their share of it',
+      from: lines({
+        ramp: line('Ramp of the mushroom', whole, 'time'),
+        fromRpm: line('From', fromRpm, 'speed'),
+        topRpm: position.unloadedTopRpm,
+      }),
+    },
     by: message`Its ramp takes ${{ dimension: 'time', value: whole }} from ${rpm(topRpm)}.`,
     typical: false,
   }

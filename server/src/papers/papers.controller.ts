@@ -68,13 +68,15 @@ export class PapersController {
     type: string,
     name: string,
   ) {
+    let bytes: Uint8Array
     try {
-      return attachment(reply, type, name, await make())
+      bytes = await make()
     } catch (error) {
       // Nobody is there to hear anything.
       if (gone.aborted) return reply.hijack()
       throw error
     }
+    return attachment(reply, type, name, bytes)
   }
 }
 

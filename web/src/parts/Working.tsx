@@ -1,4 +1,5 @@
-import { fieldAt, printQuantity, type Figure, type FigureId, type FigureInput } from '@zesty/core'
+import { fieldAt, printQuantity, type FigureId, type FigureInput } from '@zesty/core'
+import type { ShownFigure } from '@zesty/core/run-in'
 import { ChevronLeft } from 'lucide-react'
 import { useState } from 'react'
 import { api } from '../state/api'
@@ -15,11 +16,11 @@ const basisWords = {
 }
 
 /** A figure's formula, its numbers with units, its source and basis, and the figures it came from. */
-export function Working({ id }: { id: FigureId }) {
+export function Working({ of }: { of: FigureId | ShownFigure }) {
   const { figures } = useFigures()
-  const [trail, setTrail] = useState([id])
-  const at = trail[trail.length - 1] ?? id
-  const figure = figures[at]
+  const [trail, setTrail] = useState([of])
+  const at = trail[trail.length - 1] ?? of
+  const figure = typeof at === 'string' ? figures[at] : at
   return (
     <div className="flex flex-col gap-2 text-[15px]">
       {trail.length > 1 && (
@@ -27,12 +28,16 @@ export function Working({ id }: { id: FigureId }) {
           <ChevronLeft size={18} aria-hidden="true" /> Back
         </button>
       )}
-      {figure ? <Known figure={figure} open={(next) => setTrail([...trail, next])} /> : <Unknown id={at} />}
+      {figure ? (
+        <Known figure={figure} open={(next) => setTrail([...trail, next])} />
+      ) : (
+        typeof at === 'string' && <Unknown id={at} />
+      )}
     </div>
   )
 }
 
-function Known({ figure, open }: { figure: Figure; open: (id: FigureId) => void }) {
+function Known({ figure, open }: { figure: ShownFigure; open: (id: FigureId) => void }) {
   const units = useUnits()
   const { path } = figure
   const { data: rule, isError } = api.useRuleQuery(figure.ruleId ?? '', { skip: figure.ruleId === undefined })

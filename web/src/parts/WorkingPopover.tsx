@@ -1,15 +1,16 @@
 import type { FigureId } from '@zesty/core'
+import type { ShownFigure } from '@zesty/core/run-in'
 import { Popover } from 'radix-ui'
 import type { RefObject } from 'react'
 import { Working } from './Working'
 
 /** The working of a figure beside its number; loaded when the first one is opened. */
 export function WorkingPopover({
-  id,
+  of,
   anchor,
   onClose,
 }: {
-  id: FigureId
+  of: FigureId | ShownFigure
   anchor: RefObject<HTMLButtonElement | null>
   onClose: () => void
 }) {
@@ -29,7 +30,7 @@ export function WorkingPopover({
           // The number itself closes it again by its own press.
           onInteractOutside={(e) => anchor.current?.contains(e.target as Node) && e.preventDefault()}
         >
-          <Working id={id} />
+          <Working of={of} />
           <Popover.Arrow className="fill-edge" />
         </Popover.Content>
       </Popover.Portal>

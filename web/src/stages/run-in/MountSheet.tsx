@@ -28,8 +28,13 @@ export function MountSheet() {
   const mount = useMemo(() => mountOf(plan, measured, heard), [plan, measured, heard])
   const { fit } = plan.mount
   const save = (as: 'svg' | 'dxf' | 'pdf') =>
-    mount.plate &&
-    void saveWorkDrawing(mount.plate, `${plan.name} mounting plate`, as, units === 'imperial' ? 'letter' : 'a4')
+    mount.made &&
+    void saveWorkDrawing(
+      mount.made.drawing,
+      `${plan.name} ${mount.made.name.toLowerCase()}`,
+      as,
+      units === 'imperial' ? 'letter' : 'a4',
+    )
   if (isBareMotor(plan)) return null
   return (
     <section className="sheet" aria-labelledby="mount">
@@ -66,13 +71,13 @@ export function MountSheet() {
         ))}
       </ul>
       <Tension mount={mount} heard={heard} />
-      {mount.plate && (
+      {mount.made && (
         <div className="mt-3">
-          <h3 className="font-semibold">{plan.mount.seat === 'riser' ? 'Riser' : 'Mounting plate'}</h3>
+          <h3 className="font-semibold">{mount.made.name}</h3>
           <div className="max-w-[520px] rounded-md border border-rule bg-card p-2">
             <DrawingView
-              drawing={toDrawing(mount.plate)}
-              label="The mounting plate with holes and slots, sizes in mm"
+              drawing={toDrawing(mount.made.drawing)}
+              label={`${mount.made.name} with holes and slots, sizes in mm`}
             />
           </div>
           <div className="mt-1 flex gap-2 print:hidden">
@@ -96,6 +101,9 @@ export function MountSheet() {
           <QuantityField path="mount.alongMm" placeholder="by the frame" />
           <QuantityField path="mount.heightMm" placeholder="by the frame" />
           <QuantityField path="mount.plateMm" placeholder="12 mm" />
+          {plan.mount.seat === 'bracket' && (
+            <QuantityField path="mount.bracketMm" placeholder="by the shafts’ heights" />
+          )}
           <QuantityField path="mount.travelMm" placeholder="60 mm" />
           <QuantityField path="mount.boxCostsMm" placeholder="0 mm" />
           <ChoiceField path="mount.fit" wide />

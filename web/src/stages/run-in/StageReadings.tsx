@@ -9,6 +9,7 @@ import {
   type RunInVerdict,
 } from '@zesty/core/run-in'
 import { AskedReading } from '../../measurements/AskedReading'
+import { ExpectedValue } from './ExpectedValue'
 import { Mark, type MarkKind } from '../../parts/Mark'
 import { Text } from '../../parts/Text'
 import { goToField } from '../../state/goToField'
@@ -67,12 +68,15 @@ function OneReading({
         }}
       />
       {isExpected(expected) ? (
-        messageText(expected.by, units) !== toldBy && (
-          <p className="text-[15px] text-ink-2">
-            <Text said={expected.by} />
-            {expected.typical && ' Rests on a planning value.'}
-          </p>
-        )
+        <p className="text-[15px] text-ink-2">
+          Expected <ExpectedValue label={label} dimension={dimension} expected={expected} />.{' '}
+          {messageText(expected.by, units) !== toldBy && (
+            <>
+              <Text said={expected.by} />
+              {expected.typical && ' Rests on a planning value.'}
+            </>
+          )}
+        </p>
       ) : (
         <p className="text-[15px] text-ink-2">
           Not expected yet. {expected.because}

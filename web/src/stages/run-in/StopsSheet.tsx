@@ -3,6 +3,7 @@ import type { Reading } from '@zesty/core/measurements'
 import { isExpected, judgeRunIn, type StopStep } from '@zesty/core/run-in'
 import { ShieldAlert } from 'lucide-react'
 import { AskedReading } from '../../measurements/AskedReading'
+import { ExpectedValue } from './ExpectedValue'
 import { Mark } from '../../parts/Mark'
 import { Text } from '../../parts/Text'
 import { usePrint } from '../../parts/usePrint'
@@ -103,9 +104,14 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
         </span>
         <span className="text-[15px] text-ink-2">
           {step.positionName}, {print('frequency', step.hz)}
-          {isExpected(seconds)
-            ? `; ${print('time', seconds.value)} and ${Math.round(step.turns ?? 0)} turns expected`
-            : '; nothing can be expected yet'}
+          {isExpected(seconds) ? (
+            <>
+              ; <ExpectedValue label="Seconds to rest" dimension="time" expected={seconds} /> and{' '}
+              {Math.round(step.turns ?? 0)} turns expected
+            </>
+          ) : (
+            '; nothing can be expected yet'
+          )}
         </span>
         {waits && <span className="ml-auto text-[15px] text-ink-2">after those before it</span>}
       </div>
