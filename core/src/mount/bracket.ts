@@ -1,7 +1,7 @@
 import type { Primitive, WorkDrawing } from '../drawing/primitives'
 import type { Plan } from '../plan'
 import { feetOf, plateHoles } from './feet'
-import { BEFORE_DRILLING, beltEdge, EDGE, fourHoles, MARGIN, mm, rectangle, words } from './outline'
+import { BEFORE_DRILLING, beltEdge, EDGE, fourHoles, MARGIN, mm, rectangle, TEXT, words } from './outline'
 
 /** How high a bracket stands: as measured, else what brings the new shaft to the height of the old one. */
 export function bracketHeight(plan: Plan): number | undefined {
@@ -33,38 +33,46 @@ export function bracketDrawing(plan: Plan): WorkDrawing | undefined {
   const hole = bolt + 1
   const room = 2 * (EDGE + hole / 2)
   const long = Math.max(machine.alongMm, motor.alongMm) + room
-  const [topWide, baseWide] = [motor.acrossMm + travel + room, machine.acrossMm + room]
+  const pieces: { name: string; wide: number; inside: (cx: number, cy: number) => Primitive[] }[] = [
+    {
+      name: 'Top, under the motor',
+      wide: motor.acrossMm + travel + room,
+      inside: (cx, cy) => [...fourHoles(cx, cy, motor, hole, travel), ...beltEdge(cx, cy, top + long, size)],
+    },
+    {
+      name: 'Base, on the machine',
+      wide: machine.acrossMm + room,
+      inside: (cx, cy) => fourHoles(cx, cy, machine, hole),
+    },
+    { name: 'Web, two of them', wide: webMm, inside: () => [] },
+  ]
+  // Read at the same size whatever the size of the bracket: three pieces beside each other make a wide sheet.
+  const size = Math.max(TEXT, pieces.reduce((sum, { wide }) => sum + wide + MARGIN, MARGIN) / TEXTS_ACROSS)
+  const column = (wide: number) => Math.max(wide, NAME * size)
+  const width = pieces.reduce((sum, { wide }) => sum + column(wide) + MARGIN, MARGIN)
+  const top = MARGIN + 2 * size
   const primitives: Primitive[] = []
   let x = MARGIN
-  /** One piece beside the last, its name over it. */
-  const piece = (name: string, wide: number, high: number, inside: (cx: number, cy: number) => Primitive[]) => {
-    // A narrow piece stands apart by the width of its name.
-    const column = Math.max(wide, NAME)
-    const left = x + (column - wide) / 2
-    primitives.push(...rectangle(left, MARGIN, wide, high), words(left + wide / 2, MARGIN - 12, name))
-    primitives.push(words(left + wide / 2, MARGIN - 5, `${mm(wide)} x ${mm(high)} x ${mm(plateMm)}`))
-    primitives.push(...inside(left + wide / 2, MARGIN + high / 2))
-    x += column + MARGIN
+  for (const { name, wide, inside } of pieces) {
+    const cx = x + column(wide) / 2
+    primitives.push(
+      ...rectangle(cx - wide / 2, top, wide, long),
+      words(cx, top - 2.2 * size, name, 'size', size),
+      words(cx, top - 0.8 * size, `${mm(wide)} x ${mm(long)} x ${mm(plateMm)}`, 'size', size),
+      ...inside(cx, top + long / 2),
+    )
+    x += column(wide) + MARGIN
   }
-  piece('Top, under the motor', topWide, long, (cx, cy) => [
-    ...fourHoles(cx, cy, motor, hole, travel),
-    ...beltEdge(cx, cy, MARGIN + long),
-  ])
-  piece('Base, on the machine', baseWide, long, (cx, cy) => fourHoles(cx, cy, machine, hole))
-  piece('Web, two of them', webMm, long, () => [])
-  const cx = x / 2
-  const lowest = MARGIN + long
-  primitives.push(
-    words(
-      cx,
-      lowest + 8,
-      `Top: slots ${mm(motor.acrossMm)} x ${mm(motor.alongMm)}, travel ${mm(travel)}; base: holes ${mm(machine.acrossMm)} x ${mm(machine.alongMm)}; bolts ${mm(bolt)}`,
-    ),
-    words(cx, lowest + 15, `Webs along the shaft, under the rows of feet; height over all ${mm(webMm + 2 * plateMm)}`),
-    words(cx, lowest + 22, BEFORE_DRILLING),
-  )
-  return { width: Math.max(x, 210), height: lowest + 22 + MARGIN / 2, primitives }
+  const notes = [
+    `Top: slots ${mm(motor.acrossMm)} x ${mm(motor.alongMm)}, travel ${mm(travel)}; base: holes ${mm(machine.acrossMm)} x ${mm(machine.alongMm)}; bolts ${mm(bolt)}`,
+    `Webs along the shaft, under the rows of feet; height over all ${mm(webMm + 2 * plateMm)}`,
+    BEFORE_DRILLING,
+  ]
+  notes.forEach((note, i) => primitives.push(words(width / 2, top + long + (1.8 + 1.5 * i) * size, note, 'size', size)))
+  return { width, height: top + long + (2.6 + 1.5 * notes.length) * size, primitives }
 }
 
-/** As wide as the longest name of a piece, mm. */
-const NAME = 52
+/** Heights of a letter that go into the width of a sheet. */
+const TEXTS_ACROSS = 45
+/** Width of the longest name of a piece, in heights of a letter. */
+const NAME = 9.5

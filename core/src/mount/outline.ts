@@ -19,13 +19,19 @@ export const line = (x1: number, y1: number, x2: number, y2: number, layer: 'cut
   y2,
 })
 
-export const words = (x: number, y: number, text: string, layer: 'words' | 'size' = 'size'): Primitive => ({
+export const words = (
+  x: number,
+  y: number,
+  text: string,
+  layer: 'words' | 'size' = 'size',
+  size = TEXT,
+): Primitive => ({
   kind: 'text',
   layer,
   x,
   y,
   text,
-  size: TEXT,
+  size,
   anchor: 'middle',
 })
 
@@ -63,10 +69,10 @@ function slot(x: number, y: number, travel: number, hole: number): Primitive[] {
 }
 
 /** Which edge the belt runs at: a word and an arrow to the lower edge of a part. */
-export const beltEdge = (cx: number, cy: number, edgeY: number): Primitive[] => [
-  words(cx, cy - 2, 'This side up', 'words'),
-  words(cx, cy + 5, 'Belt at this edge', 'words'),
-  line(cx - 8, cy + 8, cx - 8, edgeY - 3, 'size'),
+export const beltEdge = (cx: number, cy: number, edgeY: number, size = TEXT): Primitive[] => [
+  words(cx, cy - size * 0.4, 'This side up', 'words', size),
+  words(cx, cy + size, 'Belt at this edge', 'words', size),
+  line(cx - 8, cy + size * 1.6, cx - 8, edgeY - 3, 'size'),
   line(cx - 8, edgeY - 3, cx - 10, edgeY - 7, 'size'),
   line(cx - 8, edgeY - 3, cx - 6, edgeY - 7, 'size'),
 ]

@@ -74,7 +74,7 @@ export function MountSheet() {
       {mount.made && (
         <div className="mt-3">
           <h3 className="font-semibold">{mount.made.name}</h3>
-          <div className="max-w-[520px] rounded-md border border-rule bg-card p-2">
+          <div className="max-w-[720px] rounded-md border border-rule bg-card p-2">
             <DrawingView
               drawing={toDrawing(mount.made.drawing)}
               label={`${mount.made.name} with holes and slots, sizes in mm`}

@@ -68,15 +68,17 @@ function OneReading({
         }}
       />
       {isExpected(expected) ? (
-        <p className="text-[15px] text-ink-2">
-          Expected <ExpectedValue label={label} dimension={dimension} expected={expected} />.{' '}
+        <div className="text-[15px] text-ink-2">
+          <span className="flex items-center gap-1">
+            Expected <ExpectedValue label={label} dimension={dimension} expected={expected} />
+          </span>
           {messageText(expected.by, units) !== toldBy && (
-            <>
+            <p>
               <Text said={expected.by} />
               {expected.typical && ' Rests on a planning value.'}
-            </>
+            </p>
           )}
-        </p>
+        </div>
       ) : (
         <p className="text-[15px] text-ink-2">
           Not expected yet. {expected.because}
