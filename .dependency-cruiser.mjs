@@ -11,7 +11,7 @@ const coreRooms = [
   ['stages', 'drawing'],
   ['manual', 'photos', 'log'],
   ['plan'],
-  ['motor', 'drive', 'supply', 'dc', 'workholding', 'cutting', 'controls', 'cost'],
+  ['motor', 'drive', 'supply', 'dc', 'cnc', 'workholding', 'cutting', 'controls', 'cost'],
   ['wiring'],
   ['rulebook'],
   ['facts'],

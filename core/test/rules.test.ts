@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { describeRule } from '../src/rulebook/describeRule'
 import { rules, type RuleId } from '../src/rulebook/registry'
 import { ruleWords } from '../src/rulebook/ruleWords'
+import { otherHeartExamples } from './otherHeartExamples'
 
 /** Runs a rule that must succeed. */
 function run(id: string, input: Record<string, unknown>): Record<string, number | string | boolean> {
@@ -665,7 +666,7 @@ describe('worked examples', () => {
     ['cost.crossover', { converter: 1000, each: 100, drive: 300 }, { machines: 6 }, 9],
     ['control.reference', { dial: 0.5, minHz: 6, maxHz: 90, mode: 'clamped' }, { frequencyHz: 45 }, 9],
   ]
-  test.each(examples)('%s %j', (id, input, expected, digits) => {
+  test.each([...examples, ...otherHeartExamples])('%s %j', (id, input, expected, digits) => {
     const output = run(id, input)
     for (const [key, value] of Object.entries(expected)) {
       if (typeof value === 'number') expect(output[key]).toBeCloseTo(value, digits)
@@ -690,9 +691,9 @@ describe('worked examples', () => {
     }
   })
   test('every rule has a worked example here', () => {
-    const worked = new Set(examples.map(([id]) => id))
-    // What this one gives back are links and lines, which have a table of their own below.
-    expect([...rules.keys()].filter((id) => !worked.has(id))).toEqual(['motor.terminal-links'])
+    const worked = new Set([...examples, ...otherHeartExamples].map(([id]) => id))
+    // What these give back are links and lines, which have a table of their own below, and lists.
+    expect([...rules.keys()].filter((id) => !worked.has(id))).toEqual(['motor.terminal-links', 'cnc.command-fit'])
   })
 })
 

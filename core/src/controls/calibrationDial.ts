@@ -1,12 +1,11 @@
 import { z } from 'zod'
-import { CUT_AT, median, TO_DEVIATION } from '../measurements/robust'
+import { median } from '../measurements/robust'
 import { refuse, rule } from '../rules/rule'
 import { monotone } from './monotone'
+import { OF_SPAN, theilSen, tooFar } from './theilSen'
 
 /** Readings of one dial that are looked at together. */
 const MOST_READINGS = 500
-/** Share of the span within which a reading belongs to the rest, and within which a straight line fits. */
-const OF_SPAN = 0.02
 /** Neighbours by which a reading on a curve is foretold. */
 const NEIGHBOURS = 6
 const AT_AN_END = 3
@@ -20,24 +19,7 @@ interface DialReading {
   rpm: number
 }
 
-/** The median of the slopes of all pairs, and of what is left over: up to a quarter of wrong readings do not move it (Theil, Sen). */
-function line(readings: readonly DialReading[]): { slope: number; intercept: number } | undefined {
-  const slopes: number[] = []
-  readings.forEach((a, i) => {
-    for (const b of readings.slice(i + 1)) if (a.dial !== b.dial) slopes.push((b.rpm - a.rpm) / (b.dial - a.dial))
-  })
-  if (slopes.length === 0) return undefined
-  const slope = median(slopes)
-  return { slope, intercept: median(readings.map(({ dial, rpm }) => rpm - slope * dial)) }
-}
-
-/** Which of the errors are too large to belong to the rest. */
-function tooFar(errors: readonly number[], span: number): boolean[] {
-  const centre = median(errors)
-  const spread = TO_DEVIATION * median(errors.map((e) => Math.abs(e - centre)))
-  const reach = Math.max(CUT_AT * spread, OF_SPAN * span)
-  return errors.map((e) => Math.abs(e) > reach)
-}
+const line = (readings: readonly DialReading[]) => theilSen(readings.map(({ dial, rpm }) => [dial, rpm]))
 
 /**
  * How far each reading lies from where its nearest neighbours, itself left out, would have it. At an end of the dial they

@@ -15,6 +15,22 @@ export const controlsRuleWords = {
     output: { frequencyHz: 'Hz, frequency asked for' },
     example: { dial: 0.5, minHz: 6, maxHz: 90, mode: 'scaled' },
   },
+  'control.fieldbus-word': {
+    title: 'Speed word of a serial bus',
+    formula: 'word = round(f / step), at most floor(f_max / step)',
+    citation: 'A sixteen-bit register of frequency, in the step that the drive’s own manual gives',
+    input: {
+      frequencyHz: 'Hz, wanted',
+      resolutionHz: 'Hz, one step of the register',
+      maximumHz: 'Hz, the highest that is ever sent',
+    },
+    output: {
+      word: 'what is written into the register',
+      wordHz: 'Hz, what that is',
+      limited: 'true where the highest hertz held it back',
+    },
+    example: { frequencyHz: 47.254, resolutionHz: 0.01, maximumHz: 80 },
+  },
   'calibration.dial': {
     title: 'Speed over the marks of a dial, from readings',
     formula:

@@ -1,20 +1,17 @@
 import { z } from 'zod'
+import { preferredOhms } from '../data/preferredOhms'
 import { angularSpeed } from '../drivetrain/angularSpeed'
 import { shareInput, voltsInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 import { movingMass } from './rampTime'
 
-/** Preferred resistances within a decade (IEC 60063, E12). */
-const E12 = [1, 1.2, 1.5, 1.8, 2.2, 2.7, 3.3, 3.9, 4.7, 5.6, 6.8, 8.2]
 /** Kept from the drive's least and from the most that still takes the peak. */
 const ABOVE_LEAST = 1.1
 const UNDER_MOST = 0.9
 
-const preferred = [-1, 0, 1, 2, 3, 4, 5].flatMap((d) => E12.map((e) => Number((e * 10 ** d).toPrecision(2))))
-
 /** Largest preferred value between two resistances, if any. */
 const preferredWithin = (least: number, most: number): number | undefined =>
-  preferred.findLast((v) => v >= least && v <= most)
+  preferredOhms.findLast((v) => v >= least && v <= most)
 
 /** What a braking resistor must take to stop a mass in a given time. */
 export const brakeResistor = rule({

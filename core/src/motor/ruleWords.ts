@@ -469,4 +469,49 @@ export const motorRuleWords = {
     output: { riseK: 'K, over the room, by then', endK: 'K, over the room, in the end' },
     example: { fullRiseK: 45, currentA: 6, ratedCurrentA: 6, minutes: 30, timeConstantMin: 30 },
   },
+  'motor.volts-on-curve': {
+    title: 'Volts of a motor whose plate gives points',
+    formula:
+      'U(f): straight from 0 through each point to the last, then level;  flux left by one straight line = U_straight / U',
+    citation: 'The plate of a high-frequency spindle that prints one or more pairs of hertz and volts',
+    input: {
+      points: 'pairs of the plate, rising',
+      'points[].frequencyHz': 'Hz, of the pair',
+      'points[].voltageV': 'V, between two leads there',
+      frequencyHz: 'Hz, asked for',
+    },
+    output: {
+      voltageV: 'V, between two leads at those hertz',
+      straightV: 'V, that one straight line to the last point would give',
+      fluxFraction: 'of the plate’s flux, what that straight line leaves or gives too much',
+      above: 'true over the last point, where the volts stay and the torque falls',
+    },
+    example: {
+      points: [
+        { frequencyHz: 100, voltageV: 90 },
+        { frequencyHz: 400, voltageV: 220 },
+      ],
+      frequencyHz: 200,
+    },
+  },
+  'motor.water-rise': {
+    title: 'How much warmer cooling water comes out',
+    formula: 'dT = P / (c q)',
+    citation: 'Heat capacity of water, 4186 J for a litre and a kelvin',
+    input: { lossW: 'W, heat of the spindle', litresPerMin: 'l/min, measured with a jug and a watch' },
+    output: { riseK: 'K, from inlet to outlet' },
+    example: { lossW: 440, litresPerMin: 3 },
+  },
+  'motor.carrier-ratio': {
+    title: 'Carrier pulses in a period of the output',
+    formula: 'ratio = f_carrier / f;  at least 10',
+    citation: 'Planning value for motors of few turns and high hertz: fewer pulses heat the rotor',
+    input: { carrierHz: 'Hz, carrier of the drive', frequencyHz: 'Hz, highest of the output' },
+    output: {
+      ratio: 'pulses in a period',
+      enough: 'true from 10 on',
+      leastCarrierHz: 'Hz, the carrier that gives 10',
+    },
+    example: { carrierHz: 8000, frequencyHz: 400 },
+  },
 } as const satisfies Readonly<Record<string, RuleWording>>

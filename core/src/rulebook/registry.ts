@@ -1,5 +1,7 @@
 import { calibrationDial } from '../controls/calibrationDial'
+import * as cnc from '../cnc'
 import { controlReference } from '../controls/controlReference'
+import { fieldbusWord } from '../controls/fieldbusWord'
 import * as cost from '../cost'
 import * as cutting from '../cutting'
 import * as dc from '../dc'
@@ -45,6 +47,9 @@ const all = [
   motor.lowestFrequency,
   motor.loadCurrent,
   motor.temperatureRise,
+  motor.voltsOnCurve,
+  motor.waterRise,
+  motor.carrierRatio,
   drive.busVoltage,
   drive.outputVoltage,
   drive.inputCurrent,
@@ -151,9 +156,28 @@ const all = [
   cost.routeCost,
   cost.crossover,
   controlReference,
+  fieldbusWord,
   calibrationDial,
+  cnc.axis,
+  cnc.axisForce,
+  cnc.seriesResistor,
+  cnc.spindleScale,
+  cnc.commandFit,
+  cnc.commandForSpeed,
+  dc.dcArmature,
   dc.dcSpeed,
+  dc.dcOperatingPoint,
+  dc.dcFormFactor,
+  dc.bridgeVoltage,
+  dc.fieldResistor,
+  dc.fieldDischarge,
+  dc.commutatorSpeed,
+  dc.dcReversal,
   dc.brushlessSpeed,
+  dc.brushlessPoint,
+  dc.brushlessFrequency,
+  dc.brushlessBus,
+  dc.pumpedBus,
 ]
 
 /** What a rule of the registry is called. */

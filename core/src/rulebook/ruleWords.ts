@@ -1,3 +1,4 @@
+import { cncRuleWords } from '../cnc/ruleWords'
 import { controlsRuleWords } from '../controls/ruleWords'
 import { costRuleWords } from '../cost/ruleWords'
 import { cuttingRuleWords } from '../cutting/ruleWords'
@@ -20,5 +21,6 @@ export const ruleWords: Readonly<Record<RuleId, RuleWording>> = {
   ...cuttingRuleWords,
   ...costRuleWords,
   ...controlsRuleWords,
+  ...cncRuleWords,
   ...dcRuleWords,
 }

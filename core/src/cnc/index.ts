@@ -1,0 +1,6 @@
+export * from './axis'
+export * from './axisForce'
+export * from './commandFit'
+export * from './commandForSpeed'
+export * from './seriesResistor'
+export * from './spindleScale'
