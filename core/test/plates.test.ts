@@ -29,9 +29,12 @@ function faultsOf({ text, says }: Pick<Plate, 'text' | 'says'>): { wrong: string
   return { wrong, unread }
 }
 
-const plates = [...sayings(), ...whole()]
+const others = sayings('others.txt')
+const plates = [...sayings(), ...others, ...whole()]
 test('there are enough plates, in both orders', () => {
   expect(sayings().length / 2).toBeGreaterThanOrEqual(120)
+  // Of DC, brushless, servo and other motors, and of high-frequency spindles.
+  expect(others.length / 2).toBeGreaterThanOrEqual(40)
 })
 
 describe('plates as they are typed', () => {

@@ -131,7 +131,10 @@ export function itemsOf(line: string): LineItems {
       continue
     }
     if (piece.is === 'mark') {
-      if ('|;'.includes(piece.text)) items.push({ is: 'parting', cost: 2.5, ...place(at) })
+      // `1.8°`: degrees of an angle; those of heat have their letter.
+      if (piece.text === '°' && pieces[at - 1]?.to === piece.from && !/^[cf]$/.test(word(pieces[at + 1])))
+        items.push({ is: 'term', term: DEGREES, ...place(at), binds: false })
+      else if ('|;'.includes(piece.text)) items.push({ is: 'parting', cost: 2.5, ...place(at) })
       else if (piece.text === ',') items.push({ is: 'parting', cost: 1, ...place(at) })
       else if ('()[]'.includes(piece.text)) items.push({ is: 'parting', cost: 0.3, ...place(at) })
       continue

@@ -18,7 +18,7 @@ const kindWords: readonly (readonly [MotorKind, RegExp])[] = [
   ],
   [
     'dc',
-    /\b(?:shunt|compound[ -]wound|armature|arm\.?\s+(?:v|volts?|a|amps?)\b|perm(?:anent)?\.?[ -]?mag(?:net)?\b|pmdc|d\.?c\.? motor|gleichstrom\w*|field (?:v|volts?|a|amps?)\b|courant continu|corrente continua|corriente continua)/iu,
+    /(?<!\p{L})(?:shunt|stab(?:ilized)? shunt|compound[ -]wound|\p{L}*nebenschluss\p{L}*|im[aá]n permanente|motor (?:cc|c\.c\.)(?!\p{L})|(?:v|volts?|a|amps?)\s+(?:arm(?:ature)?|field|fld)(?!\p{L})|fld\.?\s+(?:v|volts?|a|amps?)\b|armature|arm\.?\s+(?:v|volts?|a|amps?)\b|perm(?:anent)?\.?[ -]?mag(?:net)?\b|pmdc|d\.?c\.? motor|gleichstrom\w*|field (?:v|volts?|a|amps?)\b|courant continu|corrente continua|corriente continua)/iu,
   ],
   ['high-frequency', /\b(?:spindle|frässpindel|spindelmotor|elettromandrino|broche|high[ -]frequency)\b/i],
   [
@@ -27,7 +27,7 @@ const kindWords: readonly (readonly [MotorKind, RegExp])[] = [
   ],
 ]
 /** Direct volts, which a brake or a capacitor has too. */
-const DIRECT = /\d\s*v\s*\.?\s*d\.?\s*c\b|\bvdc\b|\bv\s*=(?!\s*\d)|\bd\.?\s?c\.?\s+\d|\bvolts? d\.?c\.?\b/i
+const DIRECT = /\d\s*v\s*\.?\s*d\.?\s*c\b|\bv(?:dc|cc|cd)\b|\bv\s*=(?!\s*\d)|\bd\.?\s?c\.?\s+\d|\bvolts? d\.?c\.?\b/i
 const OTHER_THING =
   /\b(?:brake|bremse|frein|freno|cap|capacitor|kondensator|condensateur|condensatore|heater|db)\b|(?:µ|u|μ|m)fd?\b/i
 
@@ -68,14 +68,18 @@ export function kindTold(
   const phases = words.filter((w) => w.path === 'motor.kind')
   const saysPhases = (kind: MotorKind) => phases.some((w) => w.values.includes(kind))
   const inWords = named.flat().map((k) => k.kind)
-  const twoSpeeds = figures.find(
-    (f) =>
-      f.part === undefined &&
-      f.group.alternatives.length === 2 &&
-      f.doubt === undefined &&
-      (f.quantity === 'poles' || (f.quantity === 'speed' && hertz.length < 2)) &&
-      f.group.alternatives.every((a) => f.quantity === 'poles' || turnsOnMains(figureOf(a.low, f.term))),
-  )
+  // Of a motor with a field or a driver of its own, two speeds are base and top.
+  const ownSpeeds = inWords.some((kind) => kind !== 'pole-changing' && kind !== 'induction' && kind !== 'single-phase')
+  const twoSpeeds = ownSpeeds
+    ? undefined
+    : figures.find(
+        (f) =>
+          f.part === undefined &&
+          f.group.alternatives.length === 2 &&
+          f.doubt === undefined &&
+          (f.quantity === 'poles' || (f.quantity === 'speed' && hertz.length < 2)) &&
+          f.group.alternatives.every((a) => f.quantity === 'poles' || turnsOnMains(figureOf(a.low, f.term))),
+      )
   const said = kindOf([
     ...inWords,
     ...phases.flatMap((w) => w.values as MotorKind[]),

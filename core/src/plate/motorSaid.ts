@@ -206,14 +206,32 @@ export function fieldsTold(figures: readonly Figure[], { hertz, chosen, isDc, co
     ...voltsAndAmps(figures, main, plate, connection),
     ...(isDc ? voltsAndAmps(figures, 'field', { low: ['motor.fieldVoltageV', 'motor.fieldCurrentA'] }, undefined) : []),
     ...hertzTold(figures, chosen),
-    ...one('speed', 'motor.ratedSpeedRpm', SAME_SPEED),
-    ...one('maxSpeed', 'motor.maximumRpm'),
+    ...(baseAndTop(figures, isDc) ?? [
+      ...one('speed', 'motor.ratedSpeedRpm', SAME_SPEED),
+      ...one('maxSpeed', 'motor.maximumRpm'),
+    ]),
     ...one('powerFactor', 'motor.powerFactor'),
     ...one('efficiency', 'motor.efficiency'),
     ...one('serviceFactor', 'motor.serviceFactor'),
     ...one('poles', 'motor.platePoles'),
     ...one('breakdown', 'motor.breakdownRatio'),
     ...one('mass', 'motor.massKg', 0.02),
+  ]
+}
+
+/** `1150/2300 RPM` of a DC motor: base at full field, and top by a weak one. */
+function baseAndTop(figures: readonly Figure[], isDc: boolean): Told[] | undefined {
+  const speeds = figures.filter((f) => f.quantity === 'speed')
+  const [only] = speeds
+  if (!isDc || speeds.length !== 1 || !only || figures.some((f) => f.quantity === 'maxSpeed')) return undefined
+  const [range] = only.group.alternatives
+  const [base, top] =
+    range?.high === undefined ? valuesOf(only) : [figureOf(range.low, only.term), figureOf(range.high, only.term)]
+  if (base === undefined || top === undefined || top <= base || only.group.alternatives.length > 2) return undefined
+  const doubt = only.doubt === undefined ? {} : { doubt: only.doubt }
+  return [
+    { path: 'motor.ratedSpeedRpm', values: [base], line: only.line, ...doubt },
+    { path: 'motor.maximumRpm', values: [top], line: only.line, ...doubt },
   ]
 }
 
@@ -233,7 +251,9 @@ function hertzTold(figures: readonly Figure[], chosen: number | undefined): Told
   const first = own[0]
   if (!first) return []
   const values = distinct(own.flatMap(valuesOf), 0.001)
-  const doubt = own.find((f) => f.doubt !== undefined)?.doubt
+  const doubt =
+    own.find((f) => f.doubt !== undefined)?.doubt ??
+    (own.some(isRanged) ? 'a range, and one value is wanted' : undefined)
   if (chosen !== undefined && values.length > 1)
     return [
       { path: 'motor.ratedFrequencyHz', values: [chosen], line: first.line, ...(doubt === undefined ? {} : { doubt }) },

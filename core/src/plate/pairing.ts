@@ -161,16 +161,41 @@ export function pair(items: readonly Item[]): { named: Named[]; bare: NumberGrou
         group: place.group,
         term,
         links: linksOf(items, place.group),
-        part: term.part ?? partOf(items, place.group),
+        part: term.part ?? partFor(term, partOf(items, place.group)),
         ...(nearly ? { doubt: 'the words beside it can be read another way' } : {}),
       })
   })
-  return { named, bare, idle: items.filter((item, i) => item.is === 'term' && !used.has(i)) }
+  return {
+    named: [...ofOneCircuit(items, named)],
+    bare,
+    idle: items.filter((item, i) => item.is === 'term' && !used.has(i)),
+  }
 }
 
 function termFor({ before, behind }: Place, choice: Choice): Term | undefined {
   if (choice === 'both' && before && behind) return joinedTerm(before.term, behind.term)
   return choice === 'before' ? before?.term : choice === 'behind' ? behind?.term : undefined
+}
+
+/** Armature and field have volts and amps; power and speed are the motor's, whatever was named before them. */
+const partFor = ({ quantity }: Term, part: Part | undefined): Part | undefined =>
+  (part === 'armature' || part === 'field') && quantity !== 'volts' && quantity !== 'amps' ? undefined : part
+
+/**
+ * `0.55 A  FIELD 310 V`: a line of one voltage and one current in which one circuit is named tells both of it, whichever
+ * stands first.
+ */
+function ofOneCircuit(items: readonly Item[], named: readonly Named[]): readonly Named[] {
+  const parts = new Set(items.flatMap((item) => (item.is === 'about' ? [item.part] : [])))
+  const [part] = parts
+  const quantities = named.map(({ term }) => term.quantity)
+  const isOne =
+    parts.size === 1 &&
+    (part === 'armature' || part === 'field') &&
+    named.length === 2 &&
+    quantities.includes('volts') &&
+    quantities.includes('amps')
+  return isOne ? named.map((one) => ({ ...one, part: one.part ?? part })) : named
 }
 
 /** The thing on the motor that was named last before a number, in its own part of the line. */

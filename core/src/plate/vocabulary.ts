@@ -19,6 +19,9 @@ export const quantityIds = [
   'percent',
   'temperature',
   'minutes',
+  'speedConstant',
+  'length',
+  'wires',
 ] as const
 export type QuantityId = (typeof quantityIds)[number]
 
@@ -119,6 +122,10 @@ const said: ReadonlyMap<string, Term> = new Map([
     'ma/mn, mk/mn, cmax/cn, mmax/mn, tmax/tn, bdt, pull out, pullout, breakdown torque, kippmoment',
     label,
   ),
+  ...term('poles', 'pole pairs, pole pair, polpaare, paires de pôles, pares de polos, coppie polari', {
+    label: true,
+    factor: 2,
+  }),
   ...term('mass', 'kg, kgs, kilo, kilos, kilograms', { factor: 1 }),
   ...term('mass', 'lb, lbs, pounds', { factor: KG_PER_LB }),
   ...term('mass', 'weight, wt, mass, gewicht, masse, poids, peso', label),
@@ -130,24 +137,28 @@ const said: ReadonlyMap<string, Term> = new Map([
 
   ...term(
     'volts',
-    'arm v, arm volts, arm voltage, armature volts, armature v, armature voltage, anker v, ankerspannung, anker volt',
+    'v arm, volts arm, arm v, arm volts, armatura v, armatura volt, induit v, inducido v, indotto v, arm voltage, armature volts, armature v, armature voltage, anker v, ankerspannung, anker volt',
     {
       factor: 1,
       part: 'armature',
     },
   ),
-  ...term('amps', 'arm a, arm amps, arm current, armature amps, armature a, armature current, anker a, ankerstrom', {
-    factor: 1,
-    part: 'armature',
-  }),
+  ...term(
+    'amps',
+    'a arm, amps arm, armatura a, induit a, inducido a, indotto a, arm a, arm amps, arm current, armature amps, armature a, armature current, anker a, ankerstrom',
+    {
+      factor: 1,
+      part: 'armature',
+    },
+  ),
   ...term(
     'volts',
-    'field v, field volts, field voltage, fld v, fld volts, shunt field volts, exc v, exc volts, excitation volts, excitation voltage, erregung v, erreger v, erregerspannung',
+    'v field, volts field, v fld, volts fld, field v, field volts, field voltage, fld v, fld volts, shunt field volts, exc v, exc volts, excitation volts, excitation voltage, erregung v, erreger v, erregerspannung',
     { factor: 1, part: 'field' },
   ),
   ...term(
     'amps',
-    'field a, field amps, field current, fld a, fld amps, exc a, exc amps, excitation amps, excitation current, erregung a, erreger a, erregerstrom',
+    'a field, amps field, a fld, amps fld, field a, field amps, field current, fld a, fld amps, exc a, exc amps, excitation amps, excitation current, erregung a, erreger a, erregerstrom',
     { factor: 1, part: 'field' },
   ),
   ...term('volts', 'vdc, v dc, volts dc, vcc, v d c, dc volts, dc v, v=', { factor: 1 }),
@@ -155,7 +166,7 @@ const said: ReadonlyMap<string, Term> = new Map([
 
   ...term(
     'otherAmps',
-    'sfa, s f a, sf amps, service factor amps, s f amps, max amps, max a, amps at sf, sfamps, peak a, peak amps, apk, imax, no load amps, no load a, nla, lra, locked rotor amps, i0, ia/in, is/in, starting current, id/in',
+    'sfa, s f a, sf amps, service factor amps, s f amps, max amps, max a, max current, maximum current, peak current, amps at sf, sfamps, peak a, peak amps, apk, imax, no load amps, no load a, nla, lra, locked rotor amps, i0, ia/in, is/in, starting current, id/in',
     label,
   ),
   ...term(
@@ -169,6 +180,9 @@ const said: ReadonlyMap<string, Term> = new Map([
     'amb, ambient, amb temp, max amb, max ambient, temp, temp rise, rise, ta, tamb, umgebung, temp amb, t amb, t ambiente',
     label,
   ),
+  ...term('speedConstant', 'rpm/v, kv, r/min/v, u/min/v'),
+  ...term('length', 'mm, cm'),
+  ...term('wires', 'wires, wire, fili, fils, adern'),
   ...term('minutes', 'min, mins, minutes, minuten, hr, hrs, hours'),
 ])
 

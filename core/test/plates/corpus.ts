@@ -64,9 +64,9 @@ const turned = (saying: string): string => {
   return value === undefined ? saying : `${value} ${(word ?? '').replace(/[:=]$/, '')}`
 }
 
-/** Every plate of sayings, word first and number first. */
-export function sayings(): Plate[] {
-  return read('sayings.txt')
+/** Every plate of a file of sayings, word first and number first. */
+export function sayings(file: 'sayings.txt' | 'others.txt' = 'sayings.txt'): Plate[] {
+  return read(file)
     .split('\n')
     .filter((l) => l !== '' && !l.startsWith('#'))
     .flatMap((line, i) => {

@@ -4,9 +4,9 @@ import { behind, isMark, isNumber, low, type PlateValue, type Reader, type Sayin
 const frameWords = set(
   'frame fr frm baugröße baugrösse bg baugr size taille grandezza tamaño carcasa carcassa bâti achshöhe',
 )
-/** IEC: shaft height and length of foot; NEMA: two or three figures with letters of its shaft and mounting. */
+/** IEC: shaft height and length of foot; NEMA: two or three figures with letters of its shaft and mounting, AT of DC machines. */
 const FRAME =
-  /^(?:(?:56|63|71|80|90|100|112|132|160|180)(?:S|M|L|A|B|SA|SB|MA|MB|LA|LB|LX)?\d?|(?:42|48|56|66)(?:C|J|H|HZ|Z|Y|CZ|CY|HC|CJ|JM)?|(?:143|145|182|184|213|215|254|256|284|286|324|326|364|365)(?:T|TC|TS|TD|TCZ|TZ|U|UC|UZ|Y|JM|JP|TY|HT)?|(?:203|204|224|225|254|284|324|326)U?)$/
+  /^(?:(?:56|63|71|80|90|100|112|132|160|180)(?:S|M|L|A|B|SA|SB|MA|MB|LA|LB|LX)?\d?|(?:42|48|56|66)(?:C|J|H|HZ|Z|Y|CZ|CY|HC|CJ|JM)?|(?:143|145|182|184|213|215|254|256|284|286|324|326|364|365)(?:T|TC|TS|TD|TCZ|TZ|U|UC|UZ|Y|JM|JP|TY|HT)?|(?:143|145|182|184|186|213|215|218|219|254|256|258|259|284|286|287|288|324|326|328|365|366|368)ATC?|(?:203|204|224|225|254|284|324|326)U?)$/
 const isFrame = (text: string) => FRAME.test(text.toUpperCase().replace(/\s/g, ''))
 
 /** The frame that begins at a piece, with the poles that catalogues print behind it. */

@@ -20,6 +20,8 @@ const abouts: readonly (readonly [ReadonlySet<string>, NonNullable<Saying['about
 export const others: Reader = (pieces, at) => {
   // `CAP START` is a kind of motor.
   if (/^(start|run|motor|cooled)$/.test(low(pieces[at + 1]))) return undefined
+  // `SHUNT WOUND` and `STAB SHUNT` tell how the motor is wound; `SHUNT FIELD` tells what comes next.
+  if (low(pieces[at]) === 'shunt' && !/^(field|fld|v|volts?|a|amps?)$/.test(low(pieces[at + 1]))) return undefined
   const about = abouts.find(([words]) => words.has(low(pieces[at])))?.[1]
   return about && { takes: 1, about }
 }

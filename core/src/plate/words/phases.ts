@@ -12,6 +12,8 @@ export const phases: Reader = (pieces, at) => {
     if (low(pieces[at + 1]) === 'ac' && isNumber(pieces[at + 2])) return { takes: 2, ...kindOfPhases(here?.text) }
   }
   if (phaseWords.has(low(here))) {
+    // `SINGLE PHASE 1 HP`: the word before has told how many, and the number is another thing's.
+    if (/^(single|three|poly)$/.test(low(pieces[at - (isMark(pieces[at - 1], '-') ? 2 : 1)]))) return { takes: 1 }
     const to = behind(pieces, at + 1, ':=.-')
     if (isNumber(pieces[to], '1', '3') && !isMark(pieces[to + 1], '/'))
       return { takes: to + 1 - at, ...kindOfPhases(pieces[to]?.text) }
