@@ -15,7 +15,7 @@ const coreRooms = [
   ['wiring'],
   ['rulebook'],
   ['facts'],
-  ['runIn', 'mount'],
+  ['runIn', 'mount', 'axes'],
   ['findings'],
   ['evaluate'],
   ['library', 'plate', 'report', 'dial', 'causes', 'speeds', 'compare', 'schematic', 'sequence'],

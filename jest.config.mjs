@@ -25,6 +25,8 @@ const common = {
 
 /** @type {import('jest').Config} */
 export default {
+  // Two workers, a database and sometimes a build share two cores; a slow answer is not a wrong one.
+  testTimeout: 60_000,
   projects: [
     {
       ...common,

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { readdirSync, readFileSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import ts from 'typescript'
+import * as axes from '../src/doors/axes'
 import * as index from '../src/doors/index'
 import * as manual from '../src/doors/manual'
 import * as measurements from '../src/doors/measurements'
@@ -87,6 +88,7 @@ describe('an example above a function', () => {
     ...wiring,
     ...settings,
     ...runIn,
+    ...axes,
   }
   /** What a line of an example comes to, with every name of the doors at hand. */
   const valueOf = (code: string): unknown =>

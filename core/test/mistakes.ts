@@ -11,6 +11,7 @@ import {
 } from '../src/plan'
 import type { Manual, TerminalFunction } from '../src/manual'
 import { demoPlan } from './demoPlans'
+import { axisMistakes } from './axisMistakes'
 import { runInMistakes } from './runInMistakes'
 import { settingMistakes } from './settingMistakes'
 import { shippedManual } from './shippedManuals'
@@ -2592,4 +2593,5 @@ export const mistakes: Mistake[] = [
   ],
   ...settingMistakes(soundManual),
   ...runInMistakes,
+  ...axisMistakes,
 ]

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { emptyPlan } from '@zesty/core'
-import type { PaperJob, PaperProgress } from '../src/papers/paperJob'
+import type { PaperJob } from '../src/papers/paperJob'
+import type { PaperProgress } from '../src/papers/paperProgress'
 import { makeHere, makeInWorkers } from '../src/papers/paperMaker'
 import { readFonts } from '../src/papers/fonts'
 

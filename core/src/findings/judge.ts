@@ -1,4 +1,5 @@
 import type { Facts } from '../facts/facts'
+import { axisFindings } from './axisFindings'
 import { beltFindings } from './beltFindings'
 import { beltLoadFindings } from './beltLoadFindings'
 import { cardFindings } from './cardFindings'
@@ -66,6 +67,7 @@ export const judgements = [
   ...measuredFindings,
   ...runInFindings,
   ...mountFindings,
+  ...axisFindings,
 ]
 
 /** What a judgement is called. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { keptManualSchema, type Manual } from '../manual/manual'
 import { nameText, text } from '../rules/text'
+import { axesSchema } from './axes'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
 import { controlsSchema } from './controls'
@@ -65,6 +66,7 @@ export const planSchema = z.strictObject({
   mount: on('run-in', mountSchema),
   runIn: on('run-in', runInSchema),
   dial: on('dial', dialSchema),
+  axes: on('speeds', axesSchema),
   overrides: on('drive', overridesSchema),
   asTyped: asTypedSchema.optional().meta({ label: 'As it was typed' }),
   planned: on('settings', z.array(plannedSchema).max(MOST_PLANNED).optional().meta({ label: 'Planned work' })),

@@ -1,20 +1,12 @@
 import { paperHtml, paperOf, type PaperInput, type PaperKind } from '@zesty/core/papers'
 import type { Paper as PaperSize, PdfFonts } from '@zesty/pdf'
+import type { Report } from './paperProgress'
 import { printPaper, type PrintedPhoto } from './printPaper'
-
-/** How far a paper is: so many of its pieces are through. */
-export interface PaperProgress {
-  done: number
-  of: number
-}
 
 /** A paper to be made: as PDF, or the help sheet as one page of HTML. */
 export type PaperJob =
   | { as: 'pdf'; kind: PaperKind; size: PaperSize; input: PaperInput; photos: readonly PrintedPhoto[] }
   | { as: 'page'; input: PaperInput; photos: readonly PrintedPhoto[] }
-
-/** Told after each piece; what it throws ends the making. */
-export type Report = (progress: PaperProgress) => void
 
 /** The bytes of a paper. */
 export async function makePaper(job: PaperJob, fonts: PdfFonts, report: Report): Promise<Uint8Array> {

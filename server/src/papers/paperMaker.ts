@@ -1,7 +1,8 @@
 import { Worker } from 'node:worker_threads'
 import type { PdfFonts } from '@zesty/pdf'
 import pLimit from 'p-limit'
-import { makePaper, type PaperJob, type PaperProgress, type Report } from './paperJob'
+import { makePaper, type PaperJob } from './paperJob'
+import type { PaperProgress, Report } from './paperProgress'
 
 /** Injection token of what makes papers. */
 export const PAPER_MAKER = Symbol('paper maker')

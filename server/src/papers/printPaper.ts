@@ -8,7 +8,7 @@ import {
   type PaperKind,
 } from '@zesty/core/papers'
 import { PdfPaper, type Paper as PaperSize, type PdfFonts } from '@zesty/pdf'
-import type { Report } from './paperJob'
+import type { Report } from './paperProgress'
 
 /** A photo to be printed: what is seen on it, and its JPEG. */
 export interface PrintedPhoto {

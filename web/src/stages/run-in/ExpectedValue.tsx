@@ -20,7 +20,7 @@ export function ExpectedValue({
   return (
     <WorkingButton
       of={figure}
-      label={`${label}: ${text} expected. Show the working`}
+      label={`Expected: ${text}, ${label.charAt(0).toLowerCase()}${label.slice(1)}. Show the working`}
       className="justify-center underline"
     >
       {text}

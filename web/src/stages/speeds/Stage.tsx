@@ -1,4 +1,4 @@
-import { isBareMotor } from '@zesty/core'
+import { isBareMotor, type Plan } from '@zesty/core'
 import { lazy, Suspense } from 'react'
 import { Choices } from '../../parts/ChoiceField'
 import { useEvaluation } from '../../state/evaluation'
@@ -15,6 +15,7 @@ const TrainSheet = lazy(() => import('./TrainSheet').then((m) => ({ default: m.T
 const SpeedMapSheet = lazy(() => import('./SpeedMapSheet').then((m) => ({ default: m.SpeedMapSheet })))
 const SearchSheet = lazy(() => import('./SearchSheet').then((m) => ({ default: m.SearchSheet })))
 const MachineCards = lazy(() => import('./MachineCards').then((m) => ({ default: m.MachineCards })))
+const AxesSheet = lazy(() => import('./AxesSheet').then((m) => ({ default: m.AxesSheet })))
 const Ladder = lazy(() => import('./Ladder').then((m) => ({ default: m.Ladder })))
 
 const ofTheShaft: Section[] = [
@@ -30,6 +31,9 @@ const ofTheSpindle: Section[] = [
   { id: 'cards', name: 'Cards' },
 ]
 
+/** A controller moves axes on a CNC machine; on others only where somebody has named one. */
+const hasAxes = ({ survey, axes }: Plan): boolean => survey.machineKind === 'router' || (axes ?? []).length > 0
+
 /** Hertz to spindle rpm on every belt position, with the jobs on it. */
 export default function SpeedsStage() {
   const plan = usePlan()
@@ -42,7 +46,16 @@ export default function SpeedsStage() {
   }
   return (
     <>
-      <StageHead stage="speeds" sections={isBareMotor(plan) ? ofTheShaft : ofTheSpindle} />
+      <StageHead
+        stage="speeds"
+        sections={
+          isBareMotor(plan)
+            ? ofTheShaft
+            : hasAxes(plan)
+              ? [...ofTheSpindle, { id: 'axes', name: 'Axes' }]
+              : ofTheSpindle
+        }
+      />
       <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 @wide:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
         <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
         <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
@@ -90,6 +103,11 @@ export default function SpeedsStage() {
             </>
           )}
         </>
+      )}
+      {hasAxes(plan) && (
+        <WhenSeen id="axes" height={300}>
+          <AxesSheet />
+        </WhenSeen>
       )}
     </>
   )
