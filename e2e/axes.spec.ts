@@ -26,11 +26,15 @@ for (const [device, viewport] of [
       const y = sheet.getByLabel('What follows for Y')
       await expect(y).toContainText('Not known yet')
       const second = sheet.locator('> ul > li').nth(1)
-      await second.getByLabel('The controller switches').fill('24 V')
-      await second.getByLabel('Its input is for').fill('5 V')
-      await second.getByLabel('Its input takes').fill('10 mA')
-      await second.getByLabel('Resistor in series, ohm').fill('0')
-      await second.getByLabel('Resistor in series, ohm').press('Enter')
+      for (const [label, text] of [
+        ['The controller switches', '24 V'],
+        ['Its input is for', '5 V'],
+        ['Its input takes', '10 mA'],
+        ['Resistor in series, ohm', '0'],
+      ] as const) {
+        await second.getByLabel(label).fill(text)
+        await second.getByLabel(label).press('Enter')
+      }
       const volts = finding(page, 'Y: too many volts for its inputs')
       await volts.getByRole('button', { name: 'Put in 2200 ohm, 0.5 W, in each line' }).click()
       await expect(volts).toBeHidden()
