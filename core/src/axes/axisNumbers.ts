@@ -11,7 +11,7 @@ const MM_PER_INCH = 25.4
 const DEGREES = 360
 
 /** A field of one axis, by where it stands in its list. */
-export type AxisField = keyof Axis & string
+export type AxisField = keyof Axis
 export const axisPath = (index: number, field: AxisField): PlanPath => `axes.${index}.${field}` as PlanPath
 
 /** A value, or the fields that it waits for, or why it cannot be. */

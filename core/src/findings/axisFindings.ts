@@ -2,8 +2,8 @@ import { axisNumbers, axisPath, isHad, type AxisField, type AxisNumbers, type Ax
 import type { Facts } from '../facts/facts'
 import { set, type Axis } from '../plan'
 import { message, printNumber, volts, type Message } from '../quantities'
-import { doesNotApply, good, type CannotBeJudged, type DoesNotApply, type Good } from './answer'
-import { judgement, type Answer, type Verdict } from './finding'
+import { doesNotApply, good, type CannotBeJudged } from './answer'
+import { judgement, type Answer } from './finding'
 
 /** What is asked of one axis. */
 interface OneAxis {
@@ -39,7 +39,7 @@ const ofEachAxis =
                 ? { missing: [] }
                 : { ...lacks(...of.missing), ...(of.because === undefined ? {} : { ended: of.because }) },
           })
-          return { ...answer, about: axis.id } as Verdict | Good | DoesNotApply | CannotBeJudged
+          return { ...answer, about: axis.id }
         })
 
 const plain = (n: number): string => printNumber(n, 4, 3)

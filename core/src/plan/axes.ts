@@ -30,7 +30,7 @@ const axisSchema = z.strictObject({
   tableRatio: quantity('number', 'Turns for one of the table', 1, 1000, 'Of the shaft that drives it'),
   motorTeeth: count('Teeth on the motor', 5, 400, 'Leave both empty where it is coupled straight'),
   drivenTeeth: count('Teeth it drives', 5, 400),
-  maxPulseHz: quantity('frequency', 'Pulses a second, at most', 100, 10_000_000, 'Of controller or driver, the lower'),
+  maxPulseHz: quantity('frequency', 'Pulses a second', 100, 10_000_000, 'At most, of controller or driver: the lower'),
   torqueRpm: quantity('speed', 'Has its torque to', 10, 20_000, 'From its curve, at the volts it has'),
   torqueNm: quantity('torque', 'Torque there', 0.01, 200),
   wantedFeedPerMin: quantity('number', 'Rapid wanted', 1, 1_000_000, 'Units of the controller a minute'),

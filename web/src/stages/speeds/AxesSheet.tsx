@@ -71,7 +71,9 @@ function OneAxis({ axis, index }: { axis: Axis; index: number }) {
       </div>
       <Numbers name={name} index={index} numbers={numbers} />
       <Group name="Motor and driver">
-        <SelectField path={at('motor')} />
+        <div className="col-span-2 @narrow:col-span-1">
+          <SelectField path={at('motor')} />
+        </div>
         <QuantityField path={at('pulsesPerTurn')} placeholder="2000" />
         <QuantityField path={at('maxPulseHz')} placeholder="100 kHz" />
         <QuantityField path={at('torqueRpm')} placeholder="1000 rpm" />
@@ -90,7 +92,7 @@ function OneAxis({ axis, index }: { axis: Axis; index: number }) {
         <QuantityField path={at('wantedFeedPerMin')} placeholder="2000" />
       </Group>
       <Group name="Its inputs">
-        <SelectField path={at('signal')} />
+        <SelectField path={at('signal')} hint="" />
         <QuantityField path={at('signalV')} placeholder="24 V" />
         <QuantityField path={at('inputV')} placeholder="5 V" />
         {axis.signalV !== undefined && axis.inputV !== undefined && axis.signalV > axis.inputV && (
@@ -134,7 +136,7 @@ function Group({ name, children }: { name: string; children: ReactNode }) {
   return (
     <fieldset className="mt-2">
       <legend className="label">{name}</legend>
-      <div className="grid grid-cols-2 items-start gap-x-3 gap-y-2 @wide:grid-cols-5">{children}</div>
+      <div className="grid grid-cols-2 items-start gap-x-3 gap-y-2 @wide:grid-cols-4">{children}</div>
     </fieldset>
   )
 }
