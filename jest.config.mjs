@@ -48,6 +48,7 @@ export default {
       displayName: 'web',
       rootDir: 'web',
       testEnvironment: '<rootDir>/test/environment.mjs',
+      setupFilesAfterEnv: ['<rootDir>/test/setUp.ts'],
       testMatch: ['<rootDir>/test/**/*.test.{ts,tsx}'],
     },
   ],

@@ -55,6 +55,7 @@ export const arbitraryPlan: fc.Arbitrary<Plan> = arbitraryOf(planSchema).map((do
     plan.wiring.asFound ?? [],
     plan.wiring.looseEnds ?? [],
     plan.dial.rings ?? [],
+    plan.axes ?? [],
   ])
     list.forEach((item, i) => (item.id = `i${i}`))
   const known = (id: string | undefined) => plan.survey.positions.some((p) => p.id === id)

@@ -85,8 +85,8 @@ const saysByAbsence = [
   /^drive\.(resistor\.|doubler$)/,
   /^supply\.(extensionM|extensionMm2|supplyUnit)$/,
   /^wiring\.motors$/,
-  // No such switch is wired then; whether one is wanted is asked under another name.
-  /^wiring\.(guardSwitch|flowSwitch|pressureSwitch)$/,
+  // No such switch is wired then, and the relay switches nothing; whether one is wanted is asked under another name.
+  /^wiring\.(guardSwitch|flowSwitch|pressureSwitch|relayDoes)$/,
   // The hertz of the mains say then whose rules they are.
   /^supply\.region$/,
   /^motor\.(highVoltageV|platePoles|maximumRpm)$/,

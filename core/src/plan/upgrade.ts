@@ -95,6 +95,7 @@ function danglingReferences(plan: Plan): Fault[] {
     'wiring.asFound': plan.wiring.asFound ?? [],
     'wiring.looseEnds': plan.wiring.looseEnds ?? [],
     'dial.rings': plan.dial.rings ?? [],
+    axes: plan.axes ?? [],
   }
   for (const [list, items] of Object.entries(lists)) {
     const seen = new Set<string>()
