@@ -74,6 +74,11 @@ export const tableSources: Readonly<Record<string, TableSource>> = {
     edition: 'ISO 3:1973, ISO 4183:1995',
     tolerance: 'rounded as the series is',
   },
+  preferredOhms: {
+    source: 'IEC 60063, series E12',
+    edition: 'IEC 60063:2015',
+    tolerance: 'ten per cent either way, as the series is for',
+  },
   protectionRatings: {
     source: 'IEC 60898-1 and NEC 240.6(A)',
     edition: 'IEC 60898-1:2015; NEC 2023',

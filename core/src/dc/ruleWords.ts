@@ -82,7 +82,8 @@ export const dcRuleWords = {
   },
   'dc.bridge-voltage': {
     title: 'Mean volts of a rectifier bridge',
-    formula: '1 phase: U_0 = 2 sqrt2/pi U;  3 phases: 3 sqrt2/pi U;  full: U_0 cos a;  half: U_0 (1 + cos a)/2',
+    formula:
+      '1 phase: U_0 = 2 sqrt(2)/pi U;  3 phases: U_0 = 3 sqrt(2)/pi U;  full: U_0 cos a;  half: U_0 (1 + cos a)/2',
     citation: 'Line-commutated bridges with current that never stops; commutation and valve drop left out',
     input: {
       supplyV: 'V, of the wall, rms; between lines where it is three-phase',
@@ -198,7 +199,7 @@ export const dcRuleWords = {
   },
   'brushless.bus': {
     title: 'Bus behind transformer, rectifier and capacitors',
-    formula: 'U = sqrt2 U_2 s - 2 V:  low s = loaded (1 - tol);  nominal s = 1;  high s = 1 + tol, without a load',
+    formula: 'U = sqrt(2) U_2 s - 2 V:  low s = loaded (1 - tol);  nominal s = 1;  high s = 1 + tol, without a load',
     citation: 'Peak of the sine less two diodes; a tenth of sag and a tenth of the mains are planning values',
     input: {
       secondaryV: 'V, of the transformer, rms',
