@@ -16,6 +16,7 @@ import { typicalMotorEfficiency } from '../src/data/motorEfficiency'
 import { keyFor } from '../src/data/parallelKeys'
 import { planningValues } from '../src/data/planningValues'
 import { preferredDiameters } from '../src/data/preferredDiameters'
+import { preferredOhms } from '../src/data/preferredOhms'
 import { protectionRatings } from '../src/data/protectionRatings'
 import { rotorInertia } from '../src/data/rotorInertia'
 import { safeOperatingSpeeds } from '../src/data/safeOperatingSpeeds'
@@ -200,6 +201,11 @@ describe('every table', () => {
       [rotorInertia.fourPole.find(([mm]) => mm === 90)?.[1], 0.003],
       [rotorInertia.fourPole.find(([mm]) => mm === 132)?.[1], 0.03],
       [rotorInertia.twoPoleShare, 0.6],
+    ],
+    preferredOhms: [
+      [preferredOhms[0], 0.1],
+      [preferredOhms.find((r) => r >= 1900), 2200],
+      [preferredOhms.at(-1), 820_000],
     ],
     safeOperatingSpeeds: [
       [safeOperatingSpeeds.rows[0]?.maximumRpmByPoles[2], 5200],
