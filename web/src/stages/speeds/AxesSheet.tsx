@@ -71,7 +71,7 @@ function OneAxis({ axis, index }: { axis: Axis; index: number }) {
       </div>
       <Numbers name={name} index={index} numbers={numbers} />
       <Group name="Motor and driver">
-        <div className="col-span-2 @narrow:col-span-1">
+        <div className="col-span-2">
           <SelectField path={at('motor')} />
         </div>
         <QuantityField path={at('pulsesPerTurn')} placeholder="2000" />
