@@ -1,5 +1,6 @@
 import { axis as pulsesAndFeed, axisForce, seriesResistor } from '../cnc'
 import type { Axis, AxisMoves, PlanPath } from '../plan'
+import { MM_PER_INCH } from '../quantities'
 
 /** Share of its work that a screw or belt hands on: planning values. */
 const EFFICIENCY: Readonly<Record<Exclude<AxisMoves, 'table'>, number>> = {
@@ -7,7 +8,6 @@ const EFFICIENCY: Readonly<Record<Exclude<AxisMoves, 'table'>, number>> = {
   'trapezoid-screw': 0.3,
   belt: 0.95,
 }
-const MM_PER_INCH = 25.4
 const DEGREES = 360
 
 /** A field of one axis, by where it stands in its list. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { OF_SPAN, theilSen, tooFar } from '../controls/theilSen'
+import { OF_SPAN, robustLine } from '../controls/theilSen'
 import { refuse, rule } from '../rules/rule'
 
 const speed = z.number().min(0).max(2e5)
@@ -27,28 +27,16 @@ export const commandFit = rule({
   }),
   compute: ({ readings }) => {
     const turning = readings.flatMap((r, place) => (r.rpm > 0 ? [{ ...r, place }] : []))
-    const first = theilSen(turning.map(({ commandedRpm, rpm }) => [commandedRpm, rpm]))
-    if (first === undefined || first.slope <= 0)
+    const fit = robustLine(turning.map(({ commandedRpm, rpm }) => [commandedRpm, rpm]))
+    if (fit === undefined || fit.slope <= 0)
       return refuse('readings', 'must have two commands at least at which it turns, faster at the higher one')
-    const rpms = turning.map(({ rpm }) => rpm)
-    const span = Math.max(...rpms) - Math.min(...rpms)
-    const off = tooFar(
-      turning.map(({ commandedRpm, rpm }) => rpm - (first.intercept + first.slope * commandedRpm)),
-      span,
-    )
-    const kept = turning.filter((_, i) => off[i] !== true)
-    const fit = theilSen(kept.map(({ commandedRpm, rpm }) => [commandedRpm, rpm])) ?? first
-    const maxErrorRpm = Math.max(
-      0,
-      ...kept.map(({ commandedRpm, rpm }) => Math.abs(rpm - (fit.intercept + fit.slope * commandedRpm))),
-    )
     return {
       gain: fit.slope,
       offsetRpm: fit.intercept,
-      straight: maxErrorRpm <= OF_SPAN * span,
-      maxErrorRpm,
+      straight: fit.maxError <= OF_SPAN * fit.span,
+      maxErrorRpm: fit.maxError,
       deadBandRpm: Math.max(0, ...readings.filter(({ rpm }) => rpm === 0).map(({ commandedRpm }) => commandedRpm)),
-      outliers: turning.flatMap(({ place }, i) => (off[i] === true ? [place] : [])),
+      outliers: turning.flatMap(({ place }, i) => (fit.off[i] === true ? [place] : [])),
     }
   },
 })

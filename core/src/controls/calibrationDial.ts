@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { median } from '../measurements/robust'
 import { refuse, rule } from '../rules/rule'
 import { monotone } from './monotone'
-import { OF_SPAN, theilSen, tooFar } from './theilSen'
+import { OF_SPAN, robustLine, theilSen, tooFar } from './theilSen'
 
 /** Readings of one dial that are looked at together. */
 const MOST_READINGS = 500
@@ -57,27 +57,21 @@ export const calibrationDial = rule({
   }),
   compute: ({ readings }) => {
     const whole = line(readings)
-    if (whole === undefined) return refuse('readings', 'must be of two marks of the dial at least')
-    const rpms = readings.map(({ rpm }) => rpm)
-    const span = Math.max(...rpms) - Math.min(...rpms)
-    const off = tooFar(
-      readings.map(({ dial, rpm }) => rpm - (whole.intercept + whole.slope * dial)),
-      span,
-    )
+    const fit = robustLine(readings.map(({ dial, rpm }) => [dial, rpm]))
+    if (whole === undefined || fit === undefined) return refuse('readings', 'must be of two marks of the dial at least')
+    const { slope, intercept, off, maxError, span } = fit
     const kept = readings.filter((_, i) => off[i] !== true)
-    const straightLine = line(kept) ?? whole
-    const errors = kept.map(({ dial, rpm }) => Math.abs(rpm - (straightLine.intercept + straightLine.slope * dial)))
-    const errorRpm = Math.max(0, ...errors)
-    const straight = errorRpm <= OF_SPAN * span && readings.length - kept.length <= MOST_OFF * readings.length
+    const straight = maxError <= OF_SPAN * span && readings.length - kept.length <= MOST_OFF * readings.length
     const marks = (of: readonly DialReading[]) => [...new Set(of.map(({ dial }) => dial))].sort((a, b) => a - b)
     const indices = (odd: readonly boolean[]) => odd.flatMap((is, i) => (is ? [i] : []))
     if (straight || readings.length <= NEIGHBOURS)
       return {
         straight,
-        ...straightLine,
-        maxErrorRpm: errorRpm,
+        slope,
+        intercept,
+        maxErrorRpm: maxError,
         outliers: indices(off),
-        table: marks(kept).map((dial) => ({ dial, rpm: straightLine.intercept + straightLine.slope * dial })),
+        table: marks(kept).map((dial) => ({ dial, rpm: intercept + slope * dial })),
       }
     const odd = tooFar(fromNeighbours(readings), span)
     const on = readings.filter((_, i) => odd[i] !== true)
@@ -88,7 +82,8 @@ export const calibrationDial = rule({
     const at = new Map(table.map(({ dial, rpm }) => [dial, rpm]))
     return {
       straight,
-      ...straightLine,
+      slope,
+      intercept,
       maxErrorRpm: Math.max(0, ...on.map(({ dial, rpm }) => Math.abs(rpm - (at.get(dial) ?? rpm)))),
       outliers: indices(odd),
       table,

@@ -32,3 +32,29 @@ export function tooFar(errors: readonly number[], span: number): boolean[] {
   const reach = Math.max(CUT_AT * spread, OF_SPAN * span)
   return errors.map((e) => Math.abs(e) > reach)
 }
+
+/** A line through what belongs together, and what does not. */
+export interface RobustLine extends Line {
+  /** Which points do not belong, by their places. */
+  off: boolean[]
+  /** The farthest that one which belongs lies from the line. */
+  maxError: number
+  /** From the lowest to the highest value. */
+  span: number
+}
+
+/** The line through all points, those that lie too far from it, and the line through the rest; undefined where all stand at one place. */
+export function robustLine(points: readonly (readonly [x: number, y: number])[]): RobustLine | undefined {
+  const whole = theilSen(points)
+  if (whole === undefined) return undefined
+  const values = points.map(([, y]) => y)
+  const span = Math.max(...values) - Math.min(...values)
+  const from = ({ slope, intercept }: Line, [x, y]: readonly [number, number]) => y - (intercept + slope * x)
+  const off = tooFar(
+    points.map((point) => from(whole, point)),
+    span,
+  )
+  const kept = points.filter((_, i) => off[i] !== true)
+  const fit = theilSen(kept) ?? whole
+  return { ...fit, off, maxError: Math.max(0, ...kept.map((point) => Math.abs(from(fit, point)))), span }
+}

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { angularSpeed } from '../drivetrain/angularSpeed'
 import { ampsInput, rpmInput, voltsInput, wattsInput } from '../rules/inputs'
 import { refuse, rule } from '../rules/rule'
 
@@ -30,7 +31,7 @@ export const dcArmature = rule({
     return {
       inputW,
       efficiency: powerW / inputW,
-      torqueNm: (60 * powerW) / (2 * Math.PI * baseRpm),
+      torqueNm: powerW / angularSpeed(baseRpm),
       armatureOhm: (IN_ARMATURE * (inputW - powerW)) / armatureA ** 2,
     }
   },

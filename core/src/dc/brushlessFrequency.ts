@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { hertzAtRpm } from '../motor/frequencyAtSpeed'
 import { rpmInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
@@ -8,7 +9,7 @@ export const brushlessFrequency = rule({
   input: z.strictObject({ speedRpm: rpmInput, polePairs: z.number().int().min(1).max(50) }),
   output: z.object({ frequencyHz: z.number(), stepsPerS: z.number() }),
   compute: ({ speedRpm, polePairs }) => {
-    const frequencyHz = (speedRpm * polePairs) / 60
+    const frequencyHz = hertzAtRpm(speedRpm, 2 * polePairs)
     return { frequencyHz, stepsPerS: 6 * frequencyHz }
   },
 })

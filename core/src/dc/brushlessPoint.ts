@@ -27,7 +27,7 @@ export const brushlessPoint = rule({
     const noLoadRpm = rpmPerVolt * busV
     if (speedRpm > noLoadRpm)
       return refuse('speedRpm', `must be at most ${noLoadRpm.toFixed(0)}: it turns no faster on these volts`)
-    const torqueNmPerA = 60 / (2 * Math.PI * rpmPerVolt)
+    const torqueNmPerA = 1 / angularSpeed(rpmPerVolt)
     const currentA = Math.min(limitA, (busV - speedRpm / rpmPerVolt) / resistanceOhm)
     const torqueNm = torqueNmPerA * currentA
     const powerW = torqueNm * angularSpeed(speedRpm)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rimSpeed, rpmAtRim } from '../drivetrain/beltSpeed'
 import { millimetresInput, rpmInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
@@ -10,10 +11,10 @@ export const commutatorSpeed = rule({
   input: z.strictObject({ diameterMm: millimetresInput, speedRpm: rpmInput }),
   output: z.object({ speedMPerS: z.number(), mostRpm: z.number(), permitted: z.boolean() }),
   compute: ({ diameterMm, speedRpm }) => {
-    const speedMPerS = (Math.PI * diameterMm * speedRpm) / 60_000
+    const speedMPerS = rimSpeed(diameterMm, speedRpm)
     return {
       speedMPerS,
-      mostRpm: (MOST_M_PER_S * 60_000) / (Math.PI * diameterMm),
+      mostRpm: rpmAtRim(diameterMm, MOST_M_PER_S),
       permitted: speedMPerS <= MOST_M_PER_S,
     }
   },

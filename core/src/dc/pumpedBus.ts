@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { angularSpeed } from '../drivetrain/angularSpeed'
+import { energyOf } from '../drivetrain/rotationalEnergy'
 import { rpmInput, shareInput, voltsInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
@@ -21,7 +21,7 @@ export const pumpedBus = rule({
     wantedF: z.number().optional(),
   }),
   compute: ({ inertiaKgM2, speedRpm, busV, capacitanceF, mostV, efficiency }) => {
-    const energyJ = (efficiency * inertiaKgM2 * angularSpeed(speedRpm) ** 2) / 2
+    const energyJ = efficiency * energyOf(inertiaKgM2, speedRpm)
     const pumpedV = Math.sqrt(busV ** 2 + (2 * energyJ) / capacitanceF)
     return {
       energyJ,

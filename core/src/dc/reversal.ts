@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { angularSpeed } from '../drivetrain/angularSpeed'
+import { energyOf } from '../drivetrain/rotationalEnergy'
 import { rpmInput, shareInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
@@ -36,7 +36,7 @@ export const dcReversal = rule({
     averageW: z.number(),
   }),
   compute: ({ inertiaKgM2, speedRpm, way, perHour, returned }) => {
-    const energyJ = (inertiaKgM2 * angularSpeed(speedRpm) ** 2) / 2
+    const energyJ = energyOf(inertiaKgM2, speedRpm)
     const [armatureJ, resistorJ] = [ways[way].armature * energyJ, ways[way].resistor * energyJ]
     return {
       energyJ,

@@ -1,4 +1,5 @@
 import { isAmbiguousFrame } from '../data/frameSizes'
+import { MM_PER_INCH } from '../quantities'
 
 /**
  * Shaft height in mm from a frame name, or undefined where the name gives none.
@@ -28,7 +29,6 @@ export function frameHeightMm(frame: string): number | undefined {
   return nemaThreeDigits.test(digits) ? (Math.floor(number / 10) / 4) * MM_PER_INCH : undefined
 }
 
-const MM_PER_INCH = 25.4
 const NEMA_56_MM = 3.5 * MM_PER_INCH
 const iecHeights = new Set([56, 63, 71, 80, 90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315])
 const nemaTwoDigits = new Set([42, 48, 56, 66])

@@ -39,7 +39,7 @@ const unit = (symbol: string, factor: number, also: readonly string[] = [], offs
 
 const both = (symbol: string): Record<UnitSystem, string> => ({ metric: symbol, imperial: symbol })
 
-const MM_PER_INCH = 25.4
+export const MM_PER_INCH = 25.4
 const M_PER_FOOT = 0.3048
 const KG_PER_LB = 0.45359237
 const STANDARD_GRAVITY = 9.80665

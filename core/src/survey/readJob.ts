@@ -1,6 +1,6 @@
 import { threadPitches } from '../data/threadPitches'
 import { fieldAt, type Job, type PlanPath } from '../plan'
-import { parseQuantity, plainText, printQuantity, type Dimension, type UnitSystem } from '../quantities'
+import { MM_PER_INCH, parseQuantity, plainText, printQuantity, type Dimension, type UnitSystem } from '../quantities'
 
 /** A job read from one line, as it was understood. */
 export interface JobRead {
@@ -79,8 +79,6 @@ const numbers: readonly (readonly [RegExp, Field, Dimension])[] = [
 ]
 
 const SIZE = new RegExp(String.raw`(?<![#\d/])(?:ø|⌀|dia(?:meter)?\.?\s*)?(?<!#)${N}${LENGTH}`)
-
-const MM_PER_INCH = 25.4
 
 /** `M8`, `M8x1`, `1/4-20`, `1/2 UNC`, `#10-32`: diameter and pitch, mm. */
 function threadIn(text: string): { found: string; diameterMm: number; pitchMm: number | undefined } | undefined {
