@@ -1,9 +1,6 @@
-import { expect, finding, kept, test, type } from './shopFixture'
+import { devices, expect, finding, kept, test, type } from './shopFixture'
 
-for (const [device, viewport] of [
-  ['a tablet', { width: 1280, height: 800 }],
-  ['a phone', { width: 390, height: 844 }],
-] as const)
+for (const [device, viewport] of devices)
   test.describe(`on ${device}`, () => {
     test.use({ viewport })
     test('an axis is typed: pulses, feed and resistor follow; a wrong first move is traced and mended', async ({

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
-import { expect, kept, test } from './shopFixture'
+import { devices, expect, kept, test } from './shopFixture'
 
 const LATHE = '1-saltpan-row/gap-bed-lathe'
 const PT = 72 / 25.4
@@ -11,11 +11,6 @@ async function type(page: Page, label: string | RegExp, text: string): Promise<v
   await field.fill(text)
   await field.press('Enter')
 }
-
-const devices = [
-  ['a tablet', { width: 1280, height: 800 }],
-  ['a phone', { width: 390, height: 844 }],
-] as const
 
 for (const [device, viewport] of devices)
   test.describe(`on ${device}`, () => {

@@ -44,6 +44,12 @@ export const test = base.extend<{ shop: Shop }>({
 
 export { expect }
 
+/** What stands on the bench, and what is in a hand at the machine. */
+export const devices = [
+  ['a tablet', { width: 1280, height: 800 }],
+  ['a phone', { width: 390, height: 844 }],
+] as const
+
 /** Types into a field as a person does, and leaves it. */
 export async function type(page: Page, label: string, text: string): Promise<void> {
   const field = page.getByLabel(label, { exact: true })

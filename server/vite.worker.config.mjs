@@ -8,8 +8,7 @@ import { defineConfig } from 'vite'
 export default defineConfig({
   build: {
     ssr: 'server/src/papers/paperWorker.ts',
-    outDir: '.local/build/server',
-    emptyOutDir: false,
+    outDir: '.local/build/server/papers',
     target: 'node20',
     minify: false,
     rollupOptions: { output: { format: 'cjs', entryFileNames: 'paperWorker.cjs' } },

@@ -102,13 +102,7 @@ export function ensureCommandLine() {
 /** The server's bundle, and what it says of its API. @param {string} server @param {string} openApiFile */
 function buildServer(server, openApiFile) {
   viteBuild('the server', 'server', 'server/vite.config.mjs')
-  runLogged('Building the paper worker', npmBin('vite'), [
-    'build',
-    '--config',
-    'server/vite.worker.config.mjs',
-    '--logLevel',
-    'warn',
-  ])
+  viteBuild('the thread that makes papers', join('server', 'papers'), 'server/vite.worker.config.mjs')
   const write = `import { writeFileSync } from 'node:fs'
 import { openApiDocument } from ${JSON.stringify(pathToFileURL(server).href)}
 writeFileSync(${JSON.stringify(openApiFile)}, JSON.stringify(openApiDocument()))`

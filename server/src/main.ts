@@ -99,7 +99,7 @@ export async function serve({
 }
 
 /** The program of the thread that makes papers, built beside this one; read while whoever serves may still read it. */
-const paperProgram = (): string => readFileSync(new URL('paperWorker.cjs', import.meta.url), 'utf8')
+const paperProgram = (): string => readFileSync(new URL('papers/paperWorker.cjs', import.meta.url), 'utf8')
 
 /** A fingerprint of the program that runs. */
 const releaseOfThis = (): string =>

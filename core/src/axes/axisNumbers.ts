@@ -55,46 +55,60 @@ function turnsPerUnit(axis: Axis): AxisValue<number> {
   return { value: (gearOf(axis) * (unit === 'inch' ? MM_PER_INCH : 1)) / (travelMm ?? 1) }
 }
 
+/** What the controller counts: mm, inch or degrees. */
+export const unitOf = ({ moves, unit }: Axis): AxisNumbers['unit'] => (moves === 'table' ? 'degrees' : (unit ?? 'mm'))
+
+/** The rule of an axis. Pulses for a unit need no highest pulse rate; a feed is asked for only where that is known. */
+function run(
+  axis: Axis,
+): AxisValue<{ pulsesPerUnit: number; maxFeedPerMin: number; limitedBy: 'pulses' | 'motor'; turnsPerUnit: number }> {
+  const turns = turnsPerUnit(axis)
+  const { pulsesPerTurn, maxPulseHz, torqueRpm } = axis
+  if (!isHad(turns) || pulsesPerTurn === undefined)
+    return { missing: [...(isHad(turns) ? [] : turns.missing), ...lacking(axis, 'pulsesPerTurn')] }
+  const made = pulsesAndFeed.run({
+    pulsesPerTurn,
+    turnsPerUnit: turns.value,
+    maxPulseHz: maxPulseHz ?? 1,
+    ...(torqueRpm === undefined ? {} : { motorMaximumRpm: torqueRpm }),
+  })
+  return made.ok
+    ? { value: { ...made.value, turnsPerUnit: turns.value } }
+    : { missing: [], because: made.faults.map((f) => `${f.field} ${f.message}`).join('; ') }
+}
+
+export function pulsesOf(axis: Axis): AxisNumbers['pulses'] {
+  const made = run(axis)
+  if (!isHad(made)) return made
+  const { pulsesPerUnit, turnsPerUnit: turns } = made.value
+  return { value: { pulsesPerUnit, turnsPerUnit: turns } }
+}
+
+/** A motor whose torque ends nobody knows where is not promised a feed. */
+export function feedOf(axis: Axis): AxisNumbers['feed'] {
+  const made = run(axis)
+  const missing = [...(isHad(made) ? [] : made.missing), ...lacking(axis, 'maxPulseHz', 'torqueRpm')]
+  if (!isHad(made)) return { ...made, missing }
+  if (missing.length > 0) return { missing }
+  const { maxFeedPerMin, limitedBy } = made.value
+  return { value: { maxFeedPerMin, limitedBy } }
+}
+
 /**
  * Pulses, feed, force and series resistor of one axis.
  *
  * @example axisNumbers({ id: 'x' }).pulses // { missing: ['moves', 'pulsesPerTurn'] }
  */
-export function axisNumbers(axis: Axis): AxisNumbers {
-  const turns = turnsPerUnit(axis)
-  const { pulsesPerTurn, maxPulseHz, torqueRpm, torqueNm, moves } = axis
-  const unit = moves === 'table' ? 'degrees' : (axis.unit ?? 'mm')
-  const noTurns = isHad(turns) ? [] : turns.missing
-  const noPulses = [...noTurns, ...lacking(axis, 'pulsesPerTurn')]
-  const run =
-    isHad(turns) && pulsesPerTurn !== undefined
-      ? pulsesAndFeed.run({
-          pulsesPerTurn,
-          turnsPerUnit: turns.value,
-          maxPulseHz: maxPulseHz ?? 1,
-          ...(torqueRpm === undefined ? {} : { motorMaximumRpm: torqueRpm }),
-        })
-      : undefined
-  const refusal = run && !run.ok ? run.faults.map((f) => `${f.field} ${f.message}`).join('; ') : undefined
-  const not = (missing: AxisField[]) => ({ missing, ...(refusal === undefined ? {} : { because: refusal }) })
-  return {
-    unit,
-    pulses:
-      run?.ok && isHad(turns)
-        ? { value: { pulsesPerUnit: run.value.pulsesPerUnit, turnsPerUnit: turns.value } }
-        : not(noPulses),
-    // A motor whose torque ends nobody knows where is not promised a feed.
-    feed:
-      run?.ok && maxPulseHz !== undefined && torqueRpm !== undefined
-        ? { value: { maxFeedPerMin: run.value.maxFeedPerMin, limitedBy: run.value.limitedBy } }
-        : not([...noPulses, ...lacking(axis, 'maxPulseHz', 'torqueRpm')]),
-    forceN: force(axis, torqueNm),
-    resistor: resistorOf(axis),
-  }
-}
+export const axisNumbers = (axis: Axis): AxisNumbers => ({
+  unit: unitOf(axis),
+  pulses: pulsesOf(axis),
+  feed: feedOf(axis),
+  forceN: force(axis),
+  resistor: resistorOf(axis),
+})
 
-function force(axis: Axis, torqueNm: number | undefined): AxisValue<number> {
-  const { moves, travelMm } = axis
+function force(axis: Axis): AxisValue<number> {
+  const { moves, travelMm, torqueNm } = axis
   if (moves === 'table') return { missing: [], because: 'A table turns; it pushes nothing' }
   if (moves === undefined || travelMm === undefined || torqueNm === undefined)
     return { missing: lacking(axis, 'moves', 'travelMm', 'torqueNm') }
@@ -105,7 +119,7 @@ function force(axis: Axis, torqueNm: number | undefined): AxisValue<number> {
 /** Within so much a controller's volts are the input's. */
 const SAME_VOLTS = 0.15
 
-function resistorOf(axis: Axis): AxisNumbers['resistor'] {
+export function resistorOf(axis: Axis): AxisNumbers['resistor'] {
   const { signalV, inputV, inputA } = axis
   if (signalV === undefined || inputV === undefined) return { missing: lacking(axis, 'signalV', 'inputV') }
   if (signalV <= inputV * (1 + SAME_VOLTS)) return { value: undefined }

@@ -18,4 +18,4 @@ export { type JudgedReading, type JudgedStage, type RunInStageState } from '../r
 export { rampOutcomes, rampsTuned, useStates, type RampTry } from '../plan/runIn'
 export { type RampTuning } from '../runIn/rampTuning'
 export { type StopLine, type StopMap } from '../runIn/stopMap'
-export { BARE, type StopLeft, type StopPlan, type StopStep } from '../runIn/stopSteps'
+export { BARE, isOfStop, type StopLeft, type StopPlan, type StopStep } from '../runIn/stopSteps'

@@ -1,4 +1,13 @@
-import { axisNumbers, axisPath, isHad, type AxisField, type AxisNumbers, type AxisValue } from '../axes/axisNumbers'
+import {
+  axisPath,
+  feedOf,
+  isHad,
+  pulsesOf,
+  resistorOf,
+  unitOf,
+  type AxisField,
+  type AxisValue,
+} from '../axes/axisNumbers'
 import type { Facts } from '../facts/facts'
 import { set, type Axis } from '../plan'
 import { message, printNumber, volts, type Message } from '../quantities'
@@ -8,7 +17,6 @@ import { judgement, type Answer } from './finding'
 /** What is asked of one axis. */
 interface OneAxis {
   axis: Axis
-  numbers: AxisNumbers
   name: string
   /** A path of this axis. */
   at: (field: AxisField) => ReturnType<typeof axisPath>
@@ -30,7 +38,6 @@ const ofEachAxis =
           const lacks = (...fields: AxisField[]): CannotBeJudged => ({ missing: fields.map(at) })
           const answer = ask({
             axis,
-            numbers: axisNumbers(axis),
             name: axis.name ?? `Axis ${index + 1}`,
             at,
             lacks,
@@ -47,6 +54,8 @@ const question = { stage: 'speeds', chainLink: 'spindle' } as const
 
 /** Of what was commanded, how far off a move may be before it is told. */
 const OFF = 0.003
+/** Of what an input is for, the least that it sees for certain. */
+const LEAST_VOLTS = 0.7
 /** Of what is wanted, what a resistor may be off. */
 const RESISTOR_OFF = 0.3
 
@@ -54,7 +63,8 @@ const RESISTOR_OFF = 0.3
 export const axisFindings = [
   judgement(
     { id: 'axis.feed', asks: 'Rapid of an axis', by: 'buying', ...question },
-    ofEachAxis(({ axis, numbers: { feed, unit }, name, at, lacks, waits }) => {
+    ofEachAxis(({ axis, name, at, lacks, waits }) => {
+      const [feed, unit] = [feedOf(axis), unitOf(axis)]
       if (!isHad(feed)) return waits(feed)
       if (axis.wantedFeedPerMin === undefined) return lacks('wantedFeedPerMin')
       const { maxFeedPerMin, limitedBy } = feed.value
@@ -84,10 +94,11 @@ export const axisFindings = [
   ),
   judgement(
     { id: 'axis.signal', asks: 'Volts at an axis’s inputs', by: 'first-power', ...question },
-    ofEachAxis(({ axis, numbers: { resistor }, name, at, lacks, waits }) => {
+    ofEachAxis(({ axis, name, at, lacks, waits }) => {
+      const resistor = resistorOf(axis)
       const { signalV, inputV, resistorOhm } = axis
       if (signalV === undefined || inputV === undefined) return waits(resistor)
-      if (signalV < inputV * 0.7)
+      if (signalV < inputV * LEAST_VOLTS)
         return {
           severity: 'stop',
           title: message`${name}: too few volts for its inputs`,
@@ -173,7 +184,8 @@ export const axisFindings = [
   ),
   judgement(
     { id: 'axis.moved', asks: 'First move of an axis, against what was commanded', by: 'on-machine', ...question },
-    ofEachAxis(({ axis, numbers: { unit, pulses }, name, at, lacks, waits }) => {
+    ofEachAxis(({ axis, name, at, lacks, waits }) => {
+      const [pulses, unit] = [pulsesOf(axis), unitOf(axis)]
       const { triedPulses, triedUnits, movedUnits, pulsesPerTurn } = axis
       if (!isHad(pulses)) return waits(pulses)
       if (triedPulses === undefined || triedUnits === undefined || movedUnits === undefined)

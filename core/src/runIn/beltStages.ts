@@ -7,7 +7,7 @@ import { ofRunIn } from '../measurements/runInReadings'
 import { hertzAtRpm, rpmAtHertz } from '../motor'
 import { hertz, message, messageText, rpm } from '../quantities'
 import { firstHz, noise } from './bareStage'
-import { coastFrom } from './massOn'
+import { coastExpected, coastFrom } from './massOn'
 import { runInReading, type RunInReading } from './reading'
 import { ampsReadings, downReading, rpmReading, upReading, type RunInStage } from './stage'
 
@@ -47,23 +47,16 @@ function coastReading(
   fromRpm: number | undefined,
 ): RunInReading[] {
   if (fromRpm === undefined) return []
-  const made = coastFrom(facts, position, holder, fromRpm)
-  const [under, over] = 'typical' in made && made.typical ? [0.6, 1.5] : [0.25, 0.3]
   return [
     runInReading(
       'coast',
       'Coasts, drive off',
       { kind: 'coast', of: ofRunIn(stage), positionId: position.position.id, fromRpm },
-      'seconds' in made
-        ? {
-            value: made.seconds,
-            least: made.seconds * (1 - under),
-            most: made.seconds * (1 + over),
-            working: made.working,
-            by: message`What turns against the friction, from ${rpm(fromRpm)}${made.typical ? '; the friction is a planning value until a coast is timed' : ''}.`,
-            typical: made.typical,
-          }
-        : made,
+      coastExpected(
+        coastFrom(facts, position, holder, fromRpm),
+        (typical) =>
+          message`What turns against the friction, from ${rpm(fromRpm)}${typical ? '; the friction is a planning value until a coast is timed' : ''}.`,
+      ),
       'By a coast input or the isolator: let go and time it. No hand, no rag, no brake.',
     ),
   ]

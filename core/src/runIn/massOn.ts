@@ -4,7 +4,8 @@ import { isKnown, numberOf } from '../facts/figure'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import { spindleInertia } from '../workholding'
 import { missingOf } from './motorAt'
-import type { NotExpected } from './reading'
+import type { Message } from '../quantities'
+import { within, type Expected, type NotExpected } from './reading'
 import { line, lines, type Working } from './working'
 
 /** All that turns with one thing on the spindle, or with nothing on it, kg m2 at the spindle of a position. */
@@ -63,3 +64,13 @@ export function coastFrom(
       }
     : { missing: [], because: made.faults[0]?.message ?? 'No coast' }
 }
+
+/** Shares by which a coast may be off: where the friction is a planning value, and once a coast was timed. */
+const UNTIMED = [0.6, 1.5] as const
+const TIMED = [0.25, 0.3] as const
+
+/** What a coast should take, by whoever tells how it was had. */
+export const coastExpected = (made: Coast | NotExpected, by: (typical: boolean) => Message): Expected | NotExpected =>
+  'seconds' in made
+    ? within(made.seconds, made.typical ? UNTIMED : TIMED, by(made.typical), made.working, { typical: made.typical })
+    : made

@@ -12,7 +12,7 @@ import { hertzAtRpm } from '../motor'
 import { unscrew } from '../workholding'
 import { actingRamp } from './actingRamp'
 import { workedPositions } from './beltStages'
-import { coastFrom, massOn } from './massOn'
+import { coastExpected, coastFrom, massOn } from './massOn'
 import { isExpected, type Expected, type NotExpected } from './reading'
 import { line, lines } from './working'
 import { shortestStop } from './shortestStop'
@@ -59,6 +59,18 @@ export interface StopPlan {
   steps: StopStep[]
   left: StopLeft[]
 }
+
+/** Share by which the speed that a stop was timed from may be off the step's. */
+const SAME_SPEED = 0.03
+
+/** Whether something timed is of a step: of that thing, on that position, from about that speed. */
+export const isOfStop =
+  (step: Pick<StopStep, 'of' | 'positionId' | 'fromRpm'>) =>
+  (row: { of?: string | undefined; positionId?: string | undefined; fromRpm?: number | undefined }): boolean =>
+    row.of === step.of &&
+    row.positionId === step.positionId &&
+    row.fromRpm !== undefined &&
+    Math.abs(row.fromRpm / step.fromRpm - 1) < SAME_SPEED
 
 export const BARE = 'The bare spindle'
 
@@ -154,9 +166,7 @@ function stepsOf(facts: Facts, position: PositionFacts, index: number | undefine
       }
       pull = { torqueNm, permittedNm }
     }
-    const read = facts.measured.stops?.find(
-      (s) => s.of === of && s.positionId === position.position.id && Math.abs(s.fromRpm / fromRpm - 1) < 0.03,
-    )
+    const read = facts.measured.stops?.find(isOfStop({ of, positionId: position.position.id, fromRpm }))
     steps.push({
       id: `${position.position.id}.${holder?.id ?? 'bare'}.${share * 100}`,
       of,
@@ -221,19 +231,12 @@ function expectedStop(
   topRpm: number,
   brakes: boolean,
 ): Expected | NotExpected {
-  if (!brakes) {
-    const made = coastFrom(facts, position, index, fromRpm)
-    if (!('seconds' in made)) return made
-    const [under, over] = made.typical ? [0.6, 1.5] : [0.25, 0.3]
-    return {
-      value: made.seconds,
-      least: made.seconds * (1 - under),
-      most: made.seconds * (1 + over),
-      working: made.working,
-      by: message`It coasts: what turns against the friction${made.typical ? ', a planning value until a coast is timed' : ''}.`,
-      typical: made.typical,
-    }
-  }
+  if (!brakes)
+    return coastExpected(
+      coastFrom(facts, position, index, fromRpm),
+      (typical) =>
+        message`It coasts: what turns against the friction${typical ? ', a planning value until a coast is timed' : ''}.`,
+    )
   const { emergencyStop, quickRampS } = facts.plan.controls
   const whole = rampsAtMushroom(emergencyStop) ? quickRampS : actingRamp(facts, 'decelerationS')
   if (whole === undefined) return { missing: ['controls.quickRampS'] }

@@ -9,7 +9,7 @@ import { faultInWords } from '../problems/faultInWords'
 import { idOf } from '../problems/id'
 import { problemDetails } from '../problems/problem'
 import { ZodPipe } from '../problems/zod.pipe'
-import { PapersService } from './papers.service'
+import { PapersService, type ToBeMade } from './papers.service'
 
 const EVENTS = 'text/event-stream'
 
@@ -29,9 +29,10 @@ export class PapersController {
     @Res() reply: FastifyReply,
   ) {
     const gone = goneOf(reply)
-    const { name, make } = await this.papers.pdf(idOf(id, 'conversion'), paper, size)
+    const wanted = await this.papers.pdf(idOf(id, 'conversion'), paper, size)
     if (request.headers.accept?.includes(EVENTS) !== true)
-      return this.file(reply, gone, () => make(() => undefined, gone), 'application/pdf', `${name}.pdf`)
+      return this.file(reply, gone, wanted, 'application/pdf', 'pdf')
+    const { name, make } = wanted
     const stream = new PassThrough()
     const tell = <K extends keyof PaperEvents>(event: K, data: PaperEvents[K]) =>
       stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
@@ -51,8 +52,13 @@ export class PapersController {
   @Get('help-sheet')
   async helpSheet(@Param('id') id: string, @Res() reply: FastifyReply) {
     const gone = goneOf(reply)
-    const { name, make } = await this.papers.helpSheet(idOf(id, 'conversion'))
-    return this.file(reply, gone, () => make(() => undefined, gone), 'text/html; charset=utf-8', `${name}.html`)
+    return this.file(
+      reply,
+      gone,
+      await this.papers.helpSheet(idOf(id, 'conversion')),
+      'text/html; charset=utf-8',
+      'html',
+    )
   }
 
   @Get('calendar')
@@ -64,19 +70,19 @@ export class PapersController {
   private async file(
     reply: FastifyReply,
     gone: AbortSignal,
-    make: () => Promise<Uint8Array>,
+    { name, make }: ToBeMade,
     type: string,
-    name: string,
+    ending: 'pdf' | 'html',
   ) {
     let bytes: Uint8Array
     try {
-      bytes = await make()
+      bytes = await make(() => undefined, gone)
     } catch (error) {
       // Nobody is there to hear anything.
       if (gone.aborted) return reply.hijack()
       throw error
     }
-    return attachment(reply, type, name, bytes)
+    return attachment(reply, type, `${name}.${ending}`, bytes)
   }
 }
 

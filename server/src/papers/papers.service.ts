@@ -21,6 +21,12 @@ import type { PrintedPhoto } from './printPaper'
 /** Photos on one paper: the latest of them, or it is a book. */
 const MOST_PHOTOS = 24
 
+/** A paper that is not made yet: what it will be called, and what makes it. */
+export interface ToBeMade {
+  name: string
+  make: (report: Report, signal: AbortSignal) => Promise<Uint8Array>
+}
+
 /** Papers of a machine as files: PDF, the help sheet as a page too, and its days as a calendar. */
 @Injectable()
 export class PapersService {
@@ -41,7 +47,7 @@ export class PapersService {
     return this.toBeMade(conversion, 'help', { as: 'page', input, photos: await this.photos(id) })
   }
 
-  private toBeMade({ plan }: Conversion, kind: PaperKind, job: PaperJob) {
+  private toBeMade({ plan }: Conversion, kind: PaperKind, job: PaperJob): ToBeMade {
     return {
       name: `${plan.name}, ${paperKinds[kind].toLowerCase()}`,
       make: (report: Report, signal: AbortSignal) => this.maker(job, report, signal),

@@ -1,6 +1,6 @@
 import { withKey } from '@zesty/core'
 import type { Reading } from '@zesty/core/measurements'
-import { isExpected, judgeRunIn, type StopStep } from '@zesty/core/run-in'
+import { isExpected, isOfStop, judgeRunIn, type StopStep } from '@zesty/core/run-in'
 import { ShieldAlert } from 'lucide-react'
 import { AskedReading } from '../../measurements/AskedReading'
 import { ExpectedValue } from './ExpectedValue'
@@ -91,10 +91,11 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
   const { seconds, pull } = step
   const row = { of: step.of, positionId: step.positionId, fromRpm: step.fromRpm }
   const note = `Emergency stop, ${step.of}`
+  const isOfThis = isOfStop(step)
   const isOf =
     (kind: Reading['kind']) =>
     (r: Reading): boolean =>
-      r.kind === kind && r.of === step.of && r.positionId === step.positionId && near(r.fromRpm, step.fromRpm)
+      r.kind === kind && isOfThis(r)
   return (
     <li className="break-inside-avoid border-t border-rule py-2">
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -166,8 +167,6 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
     </li>
   )
 }
-
-const near = (a: number | undefined, b: number): boolean => a !== undefined && Math.abs(a / b - 1) < 0.03
 
 /** Looked at dead after a stop: moved is a stop. */
 function Witness({ id }: { id: string }) {
