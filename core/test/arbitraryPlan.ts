@@ -56,10 +56,12 @@ export const arbitraryPlan: fc.Arbitrary<Plan> = arbitraryOf(planSchema).map((do
     plan.wiring.looseEnds ?? [],
     plan.dial.rings ?? [],
     plan.axes ?? [],
+    plan.commanded.readings ?? [],
   ])
     list.forEach((item, i) => (item.id = `i${i}`))
   const known = (id: string | undefined) => plan.survey.positions.some((p) => p.id === id)
   if (!known(plan.survey.mainPositionId)) delete plan.survey.mainPositionId
-  for (const job of plan.survey.jobs) if (!known(job.positionId)) delete job.positionId
+  for (const job of [...plan.survey.jobs, ...(plan.commanded.readings ?? [])])
+    if (!known(job.positionId)) delete job.positionId
   return plan
 })

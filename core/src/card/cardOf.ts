@@ -4,7 +4,7 @@ import { heldCodes, holds } from '../facts/settings/heldCodes'
 import type { SettingLine } from '../facts/settings/settingLine'
 import { shareOfPlan } from '../facts/settings/shareOf'
 import { emptyManual, type Manual } from '../manual'
-import type { Plan } from '../plan'
+import { heartOf, type Plan } from '../plan'
 import { message } from '../quantities'
 import { settingTable } from '../stages/settingTable'
 import type { Card, CardLine, LeftAlone, Waiting } from './cardLine'
@@ -86,20 +86,26 @@ const isNowhere = (making: Making, line: CardLine): boolean =>
   line.code === undefined &&
   line.from === undefined &&
   line.record === undefined &&
-  (trimFor(making.manual, line) !== undefined || (making.manual.codes.length > 0 && !matters(making, line)))
+  (trimFor(making, line) !== undefined ||
+    switchFor(making, line) !== undefined || (making.manual.codes.length > 0 && !matters(making, line)))
 
 /** The trim potentiometer that makes a setting. */
-const trimFor = ({ trims }: Manual, { settings: [id] }: CardLine): Manual['trims'][number] | undefined =>
-  trims.find((trim) => id !== undefined && settingOfTrim[trim.sets] === id)
+const trimFor = ({ plan, manual }: Making, { settings: [id] }: CardLine): Manual['trims'][number] | undefined =>
+  manual.trims.find((trim) => id !== undefined && settingOfTrim(trim.sets, heartOf(plan)) === id)
 
-const leftFor = ({ manual }: Making, line: CardLine): LeftAlone[] => {
-  const trim = trimFor(manual, line)
+/** The switches that choose the amps of its limit. */
+const switchFor = ({ manual }: Making, { settings: [id] }: CardLine): Manual['jumpers'][number] | undefined =>
+  id === 'currentLimitA' ? manual.jumpers.find(({ chooses }) => chooses === 'current-limit') : undefined
+
+const leftFor = (making: Making, line: CardLine): LeftAlone[] => {
+  const { manual } = making
+  const trim = trimFor(making, line) ?? switchFor(making, line)
   return line.settings.slice(0, 1).map((id) => ({
     id,
     label: settingTable[id].name,
     ...(line.code === undefined ? {} : { code: line.code }),
     says: trim
-      ? message`Set by the trim ${trim.prints}: ${line.means}.`
+      ? message`Set by ${'kind' in trim ? 'its switches' : 'the trim'} ${trim.prints}: ${line.means}.`
       : line.code === undefined && manual.codes.length > 0
         ? message`Its manual names no code for it. The plan would have ${line.means}.`
         : message`Not known what it holds; the usual default does no harm. The plan would have ${line.means}.`,

@@ -1,5 +1,5 @@
 import type { Manual } from '../manual'
-import type { Plan } from '../plan'
+import { heartOf, type Plan } from '../plan'
 import { wiringOf } from '../wiring/wiringOf'
 
 type Jumper = Manual['jumpers'][number]
@@ -26,6 +26,18 @@ function atLeast(jumper: Jumper, unit: string, wanted: number): string | undefin
   })
   return sizes.sort((a, b) => a.size - b.size)[0]?.prints
 }
+
+/** The largest position that is no larger than what is wanted. */
+function atMost(jumper: Jumper, unit: string, wanted: number): string | undefined {
+  const sizes = jumper.positions.flatMap(({ prints, means }) => {
+    const size = amountIn(means, unit)
+    return size === undefined || size > wanted ? [] : [{ prints, size }]
+  })
+  return sizes.sort((a, b) => b.size - a.size)[0]?.prints
+}
+
+/** Current limit over the plate's amps: a planning value, the same that the card goes by. */
+const LIMIT_TIMES = 1.5
 
 /** Nominal volts within this of each other are one class: 230 on 240. */
 const ALIKE = 0.15
@@ -67,7 +79,7 @@ function wantedOf(plan: Plan, jumper: Jumper): JumperPosition {
       const amps = motor.connection === 'star' || motor.connection === 'high' ? motor.highVoltageA : motor.lowVoltageA
       const byAmps = amps === undefined ? undefined : atLeast(jumper, 'A', amps)
       if (byAmps !== undefined)
-        return { jumper, position: byAmps, why: `The motor’s plate has ${amps} A for these links.` }
+        return { jumper, position: byAmps, why: `The motor’s plate has ${amps} A${heartOf(plan) === 'inverter' ? ' for these links' : ''}.` }
       const watts = motor.powerW
       const byPower =
         watts === undefined ? undefined : (atLeast(jumper, 'kW', watts / 1000) ?? atLeast(jumper, 'W', watts))
@@ -76,6 +88,17 @@ function wantedOf(plan: Plan, jumper: Jumper): JumperPosition {
         byPower,
         `The motor has ${watts} W.`,
         'Needs the motor’s amps; or none of its positions is large enough.',
+      )
+    }
+    case 'current-limit': {
+      const plateA = motor.lowVoltageA
+      if (plateA === undefined) return { jumper, why: 'Needs the motor’s amps.' }
+      const most = Math.min(LIMIT_TIMES * plateA, motor.peakA ?? Infinity)
+      return chosen(
+        jumper,
+        atMost(jumper, 'A', most),
+        `The largest that is not over ${Number(most.toPrecision(3))} A, what this motor bears for moments.`,
+        `None of its positions is under ${Number(most.toPrecision(3))} A: it pushes more than this motor bears.`,
       )
     }
     case 'volts-or-milliamps':

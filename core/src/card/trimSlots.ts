@@ -1,7 +1,9 @@
 import type { SettingLine } from '../facts/settings/settingLine'
 import type { Manual } from '../manual'
-import type { Plan, SettingId } from '../plan'
-import { amps, hertz, message, seconds, type Message } from '../quantities'
+import { heartOf, type Plan, type SettingId } from '../plan'
+import { amount, amps, hertz, message, rpm, seconds, volts, type Message } from '../quantities'
+import type { Heart } from '../stages/hearts'
+import { rpmTrimSteps } from './rpmTrimSteps'
 
 type Trim = Manual['trims'][number]
 
@@ -22,8 +24,8 @@ export interface TrimSlot {
 const DEFAULT_FROM = 7
 const DEFAULT_TO = 5
 
-/** The setting that each trim makes. */
-export const settingOfTrim: Readonly<Partial<Record<Trim['sets'], SettingId>>> = {
+/** The setting that each trim makes on a drive for hertz. */
+const ofHertz: Readonly<Partial<Record<Trim['sets'], SettingId>>> = {
   'least-speed': 'minimumHz',
   'most-speed': 'maximumHz',
   'current-limit': 'currentLimitA',
@@ -31,6 +33,24 @@ export const settingOfTrim: Readonly<Partial<Record<Trim['sets'], SettingId>>> =
   deceleration: 'decelerationS',
   boost: 'boostV',
 }
+
+/** What is another setting on a drive without hertz: the top of a DC drive is its armature's volts. */
+const without: Readonly<
+  Record<Exclude<Heart, 'inverter'>, { readonly [K in Trim['sets']]?: SettingId | undefined }>
+> = {
+  dc: {
+    'least-speed': 'leastSpeedRpm',
+    'most-speed': 'armatureV',
+    'slip-compensation': 'irCompensation',
+    'field-loss': 'fieldLossA',
+    boost: undefined,
+  },
+  driver: { 'least-speed': 'leastSpeedRpm', 'most-speed': 'mostSpeedRpm', boost: undefined },
+}
+
+/** The setting that a trim makes, by what turns the machine. */
+export const settingOfTrim = (sets: Trim['sets'], heart: Heart): SettingId | undefined =>
+  heart !== 'inverter' && sets in without[heart] ? without[heart][sets] : ofHertz[sets]
 
 const BEHIND =
   'Behind a barrier, one hand, an insulated screwdriver; the meter by clips that went on while it was dead, locked and measured.'
@@ -44,6 +64,13 @@ const wantsOf = (id: SettingId, value: number): Message => {
       return message`${amps(value)}`
     case 'boostV':
       return message`about ${Math.round(value)} V`
+    case 'leastSpeedRpm':
+    case 'mostSpeedRpm':
+      return message`${rpm(value)} of the motor`
+    case 'armatureV':
+      return message`${volts(value)} at the armature`
+    case 'fieldLossA':
+      return message`${amount('current', value)} of the field`
     default:
       return message`${seconds(value)}`
   }
@@ -135,15 +162,18 @@ function jumperAmps({ jumpers }: Manual, plate: number | undefined): number | un
 export function trimSlots(plan: Plan, lines: readonly SettingLine[]): TrimSlot[] {
   const { manual } = plan
   if (manual === undefined) return []
+  const heart = heartOf(plan)
   const numbers: Partial<Record<SettingId, number>> = {}
-  for (const { id, value } of lines) if (typeof value === 'number') numbers[id] = Math.round(value * 10) / 10
+  // Field amps are tenths and less.
+  for (const { id, value } of lines)
+    if (typeof value === 'number') numbers[id] = id === 'fieldLossA' ? value : Math.round(value * 10) / 10
   return manual.trims.map((trim): TrimSlot => {
-    const id = settingOfTrim[trim.sets]
+    const id = settingOfTrim(trim.sets, heart)
     const wanted = id === undefined ? undefined : numbers[id]
-    const steps = stepsFor(trim.sets, numbers)
+    const steps = heart === 'inverter' ? stepsFor(trim.sets, numbers) : rpmTrimSteps(trim.sets, numbers, heart)
     if (id === undefined || wanted === undefined) return { trim, wants: ['Left as it came.'], steps }
     const { leastValue: least, mostValue: most } = trim
-    const unit = trim.sets === 'current-limit' ? jumperAmps(manual, numbers.ratedCurrentA) : 1
+    const unit = trim.sets === 'current-limit' ? jumperAmps(manual, numbers.ratedCurrentA ?? plan.motor.lowVoltageA) : 1
     const wants = wantsOf(id, wanted)
     if (least === undefined || most === undefined || most <= least || unit === undefined) return { trim, wants, steps }
     const share = (wanted / unit - least) / (most - least)

@@ -5,7 +5,8 @@ import { ingressOf, letsIn } from '../facts/drive/ingress'
 import { named, type Ledger } from '../facts/ledger'
 import { terminalNeeds, type TerminalNeed } from '../facts/drive/terminalNeeds'
 import { costSum } from '../cost'
-import { applyPatch, namedDrive, takeDrive, type DrivePlate, type Hazard, type Plan, type PlanPath } from '../plan'
+import { applyPatch, namedDrive, takeDrive, type DrivePlate, type Hazard, type Plan } from '../plan'
+import type { FieldFigureId } from '../facts/figureId'
 import { continued, slowestJob, type SlowestJob } from './slowestJob'
 
 /** One part of what a drive costs in the end. */
@@ -83,7 +84,7 @@ function costParts({ drive, installation, controls }: Plan): CostPart[] {
   ]
 }
 
-const paths: Readonly<Record<CostPart['what'], PlanPath>> = {
+const paths: Readonly<Record<CostPart['what'], FieldFigureId>> = {
   bare: 'drive.price',
   'box and glands': 'drive.boxPrice',
   'brake resistor': 'drive.resistorPrice',

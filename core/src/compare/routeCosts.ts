@@ -1,12 +1,13 @@
 import { isKnown, type FigureState } from '../facts/figure'
 import { choice, named, type Ledger } from '../facts/ledger'
 import { crossover as crossoverRule, MOST_MACHINES, routeCost as routeCostRule } from '../cost'
-import { routes, type Plan, type PlanPath, type RouteId } from '../plan'
+import type { FieldFigureId } from '../facts/figureId'
+import { routes, type Plan, type RouteId } from '../plan'
 
 /** What a route costs: once for the shop, and again for each machine. */
 interface Prices {
-  once?: PlanPath
-  each?: PlanPath
+  once?: FieldFigureId
+  each?: FieldFigureId
   /** True where it does away with this machine's motor, or needs a three-phase one. */
   wantsMotor: boolean
 }

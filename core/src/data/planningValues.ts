@@ -43,6 +43,28 @@ export const planningValues = {
     value: 2.5,
     citation: 'Planning value: pull-out of common cage motors is 2 to 3 times rated torque',
   },
+  formFactorOnePhase: {
+    value: 1.4,
+    citation: 'Planning value: rms over mean of a one-phase thyristor bridge without a choke; 1.1 with one',
+  },
+  formFactorThreePhase: { value: 1.05, citation: 'Planning value: rms over mean of a three-phase thyristor bridge' },
+  formFactorSmooth: { value: 1, citation: 'A generator’s current, or one chopped fast, is taken as smooth' },
+  dcLeastSpeedShare: {
+    value: 0.05,
+    citation: 'Planning value: a twentieth of base, which a drive holds by its armature’s volts without a tachometer',
+  },
+  driverLeastSpeedShare: {
+    value: 0.1,
+    citation: 'Planning value: a tenth of rated speed, under which a motor with hall sensors goes in steps',
+  },
+  fieldLossShare: {
+    value: 0.7,
+    citation: 'Planning value: a field is called lost under 0.7 of the weakest that is wanted',
+  },
+  suppressionTimes: {
+    value: 3,
+    citation: 'Planning value: an opened field may rise to three times its volts without harm to an old winding',
+  },
   driveOverload: { value: 1.5, citation: 'Planning value: most drives give half as much again for a minute' },
   busFaradPerWatt: { value: 300e-6 / 1000, citation: 'Planning value: 300 µF of bus capacitor for each kW of drive' },
   tripOverBus: { value: 1.21, citation: 'Planning value: over-voltage trip at about 1.21 times the bus at no load' },

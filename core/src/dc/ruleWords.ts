@@ -76,8 +76,12 @@ export const dcRuleWords = {
     formula: 'I_mean = I_r / FF;  T / T_r = 1 / FF',
     citation:
       'Heat by rms, torque by mean (NEMA MG 1, rectified power). Planning values of FF: single-phase bridge 1.4 plain, 1.1 with a choke; three-phase 1.05',
-    input: { ratedA: 'A, of the plate, smooth', formFactor: 'rms over mean of the armature current' },
-    output: { continuousA: 'A, mean', torqueFraction: '0 to 1, of rated torque' },
+    input: {
+      ratedA: 'A, of the plate, smooth',
+      formFactor: 'rms over mean of the armature current',
+      ratedTorqueNm: 'N m, where all-day torque is wanted',
+    },
+    output: { continuousA: 'A, mean', torqueFraction: '0 to 1, of rated torque', continuousNm: 'N m, all day' },
     example: { ratedA: 10.5, formFactor: 1.4 },
   },
   'dc.bridge-voltage': {

@@ -1,7 +1,7 @@
 import { fluxLimits } from '../data/fluxLimits'
 import { severities, type Finding, type JudgedLine, type Severity } from '../findings/finding'
 import { chainLinkIds, chainLinks, type ChainLinkId } from '../stages/chainLinks'
-import { isBareMotor, type Connection } from '../plan'
+import { fieldKinds, heartOf, isBareMotor, type Connection } from '../plan'
 import { amount, amps, hertz, newtonMetres, printNumber, rpm, message, volts, type Message } from '../quantities'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
@@ -39,8 +39,18 @@ function driveText({ plan, drive, speeds, settings }: Facts): Text {
   const outputA = numberOf(drive.outputA)
   if (outputA === undefined) return unknown('output amps')
   const [setV, low, high] = [numberOf(speeds.setVoltageV), numberOf(settings.minimumHz), numberOf(settings.maximumHz)]
+  const headline = message`${amps(outputA)} out${plan.drive.powerW === undefined ? '' : message`, ${amount('power', plan.drive.powerW)}`}`
+  const { leastSpeedRpm, mostSpeedRpm } = settings
+  if (leastSpeedRpm && mostSpeedRpm) {
+    const [least, most] = [numberOf(leastSpeedRpm), numberOf(mostSpeedRpm)]
+    const detail =
+      least === undefined || most === undefined
+        ? message`speeds not known yet`
+        : message`${printNumber(least, 3, 0)} to ${rpm(most)} of the motor`
+    return { headline, detail, known: true }
+  }
   return {
-    headline: message`${amps(outputA)} out${plan.drive.powerW === undefined ? '' : message`, ${amount('power', plan.drive.powerW)}`}`,
+    headline,
     detail:
       low === undefined || high === undefined
         ? message`hertz not known yet`
@@ -61,7 +71,7 @@ const linkWords: Record<Connection, string> = {
   fixed: 'One voltage',
 }
 
-function motorText({ motor, speeds }: Facts): Text {
+function motorText({ plan, motor, speeds }: Facts): Text {
   const [poles, current, torque, usable, k] = [
     motor.poles,
     motor.plateCurrentA,
@@ -70,6 +80,22 @@ function motorText({ motor, speeds }: Facts): Text {
     speeds.fluxFraction,
   ].map(numberOf)
   if (poles === undefined && torque === undefined) return unknown('the nameplate')
+  if (heartOf(plan) !== 'inverter') {
+    const { fieldKind, platePoles } = plan.motor
+    const what =
+      heartOf(plan) === 'dc'
+        ? fieldKind === undefined
+          ? 'DC'
+          : `DC, ${fieldKinds[fieldKind].toLowerCase()}`
+        : platePoles === undefined
+          ? 'Magnets'
+          : `Magnets, ${platePoles}-pole`
+    return {
+      headline: message`${what}${current === undefined ? '' : message`, ${amps(current)}`}`,
+      detail: usable === undefined ? message`torque not known yet` : message`${newtonMetres(usable)} all day`,
+      known: torque !== undefined && current !== undefined,
+    }
+  }
   const links = motor.connection === undefined ? 'Links?' : linkWords[motor.connection]
   const weak = k !== undefined && k < fluxLimits.weak && usable !== undefined
   return {

@@ -6,7 +6,7 @@ import type { FigureId } from '../facts/figureId'
 import { circuitMemory, type CircuitMemory } from '../facts/motor/plateCircuit'
 import { wiringMemory, type WiringMemory } from '../facts/wiring/wiringFacts'
 import { relinkingPlan, type RelinkingPlan } from '../facts/motor/relinkingPlan'
-import type { InductionTorque } from '../facts/motor/torqueCurve'
+import type { TorqueInputs } from '../facts/motor/torqueInputs'
 import type { SettingLine } from '../facts/settings/settingLine'
 import { spindleLimits } from '../facts/spindle/spindleLimits'
 import type { Finding, JudgedLine } from '../findings/finding'
@@ -52,7 +52,7 @@ export interface Evaluation {
   /** The terminal box as found and as it should be; undefined for motors without a choice of links. */
   relinking?: RelinkingPlan
   /** What the motor's torque over speed is made from, where enough is known. */
-  torque?: InductionTorque
+  torque?: TorqueInputs
 }
 
 /** What is made anew only when the part of the plan that it rests on changes: the motor's circuit, and the wiring. */

@@ -184,7 +184,8 @@ const relinking = z.strictObject({
   join: z.array(z.array(z.string())),
 })
 
-const torque = z.strictObject({
+const inductionTorque = z.strictObject({
+  of: z.literal('induction'),
   ratedTorqueNm: z.number(),
   plateHz: z.number(),
   baseHz: z.number(),
@@ -205,6 +206,37 @@ const torque = z.strictObject({
   circuit: circuitSchema.optional(),
   setVoltageV: z.number().optional(),
 })
+
+const dcTorque = z.strictObject({
+  of: z.literal('dc'),
+  ratedTorqueNm: z.number(),
+  baseRpm: z.number(),
+  topRpm: z.number(),
+  lowestRpm: z.number(),
+  highestRpm: z.number(),
+  armatureV: z.number(),
+  ratedA: z.number(),
+  armatureOhm: z.number(),
+  continuousA: z.number(),
+  driveA: z.number().optional(),
+  overload: z.number(),
+  shaftFan: z.boolean(),
+})
+
+const magnetTorque = z.strictObject({
+  of: z.literal('driver'),
+  ratedTorqueNm: z.number(),
+  ratedRpm: z.number(),
+  lowestRpm: z.number(),
+  highestRpm: z.number(),
+  plateA: z.number().optional(),
+  shaftFan: z.boolean(),
+  onVolts: z
+    .strictObject({ busV: z.number(), rpmPerVolt: z.number(), resistanceOhm: z.number(), limitA: z.number() })
+    .optional(),
+})
+
+const torque = z.discriminatedUnion('of', [inductionTorque, dcTorque, magnetTorque])
 
 /** Everything the product says about a plan, as it leaves the program: values in base units, prose with amounts unprinted. */
 export const evaluationSchema = z

@@ -2,7 +2,7 @@ import type { Blocked, Figure } from '../facts/figure'
 import { connectionOf } from '../facts/motor/motorFacts'
 import type { FigureId } from '../facts/figureId'
 import type { Finding } from '../findings/finding'
-import { fieldAt, isThere, valueAt, type Plan, type PlanPath } from '../plan'
+import { fieldAt, hasFedField, heartOf, isThere, valueAt, type Plan, type PlanPath } from '../plan'
 import { stageIds, stages, type StageId } from '../stages/stages'
 
 /** What a stage cannot do without. That each is a path of the plan is checked here: the table of stages stands below the plan. */
@@ -45,11 +45,19 @@ export function asked(plan: Plan, path: PlanPath): boolean {
     )
   // One voltage, and no more leads than it takes: nothing hangs on their number.
   if (path === 'motor.leads') return motor.highVoltageV !== undefined || motor.lowVoltageV === undefined
+  // Only a motor with magnets is asked for its poles: of others they follow. A drive for hertz needs no other name.
+  if (path === 'motor.platePoles') return heartOf(plan) === 'driver'
+  if (path === 'drive.kind') return heartOf(plan) !== 'inverter'
+  // Magnets have no field that is fed.
+  if (path === 'dcDrive.fieldControl' || path === 'dcDrive.fieldLossTrip') return hasFedField(plan)
   // Whose drive is typed has chosen the way to go.
   if (path === 'route.chosen') return plan.drive.ratedOutputA === undefined
   if (path === 'survey.holders') return survey.spindleNose !== 'none'
   return path !== 'survey.mainPositionId' || survey.positions.length > 1
 }
+
+const isFigured = (figures: Readonly<Partial<Record<string, Figure>>>, path: PlanPath): boolean =>
+  figures[path] !== undefined
 
 /** Every unknown field that something waits for: the essentials of each stage, and what blocks a figure. */
 export function missingFields(
@@ -63,7 +71,7 @@ export function missingFields(
   for (const b of Object.values(blocked)) {
     for (const path of b?.missing ?? []) {
       // What is known, or what this kind of thing does not have, is not asked for.
-      if (figures[path] || !isThere(plan, path)) continue
+      if (isFigured(figures, path) || !isThere(plan, path)) continue
       const labels = waits.get(path) ?? new Set<string>()
       if (b && b.id !== path) labels.add(b.label)
       if (labels.size > 0 || waits.has(path)) waits.set(path, labels)

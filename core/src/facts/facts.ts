@@ -19,7 +19,10 @@ import type { SpeedFacts } from './spindle/speedFacts'
 import type { StopFacts } from './drive/stopFacts'
 import type { SupplyFacts } from './supply/supplyFacts'
 import type { WiringFacts } from './wiring/wiringFacts'
-import type { InductionTorque, TorqueCurve } from './motor/torqueCurve'
+import type { DcFacts } from './hearts/dcFacts'
+import type { DriverFacts } from './hearts/driverFacts'
+import type { TorqueCurve } from './motor/torqueCurve'
+import type { TorqueInputs } from './motor/torqueInputs'
 
 /** Everything the judgements look at. */
 export interface Facts {
@@ -31,6 +34,10 @@ export interface Facts {
   drive: DriveFacts
   settings: SettingsFacts
   physics: MotorPhysics
+  /** Only of a DC motor. */
+  dc: DcFacts | undefined
+  /** Only of a motor with a driver of its own. */
+  driver: DriverFacts | undefined
   branchCircuit: BranchCircuitFacts
   stop: StopFacts
   installation: InstallationFacts
@@ -42,7 +49,7 @@ export interface Facts {
   /** Only where the trick applies. */
   delta87Hz: Delta87HzFacts | undefined
   /** Torque at the motor at any speed, where enough is known, and what it is made from. */
-  torque: { inputs: InductionTorque; curve: TorqueCurve } | undefined
+  torque: { inputs: TorqueInputs; curve: TorqueCurve } | undefined
   speeds: SpeedFacts
   /** Each job, and how it goes on each position. */
   jobs: JobVerdicts[]

@@ -1,6 +1,6 @@
 import { beltFacts } from './belts/beltFacts'
 import { resonanceFacts } from './belts/resonanceFacts'
-import { mainPosition } from '../plan'
+import { heartOf, mainPosition } from '../plan'
 import { trainFacts } from './belts/trainFacts'
 import type { Context } from './context'
 import { driveFacts } from './drive/driveFacts'
@@ -13,7 +13,10 @@ import { motorCableFacts } from './motor/motorCableFacts'
 import { motorFacts } from './motor/motorFacts'
 import { motorPhysics } from './motor/motorPhysics'
 import type { CircuitMemory } from './motor/plateCircuit'
-import { inductionTorque, torqueCurve } from './motor/torqueCurve'
+import { dcFacts } from './hearts/dcFacts'
+import { driverFacts } from './hearts/driverFacts'
+import { torqueCurve } from './motor/torqueCurve'
+import { torqueInputs } from './motor/torqueInputs'
 import { everySetting } from './settings/everySetting'
 import { settingsFacts } from './settings/settingsFacts'
 import { jobVerdicts } from './spindle/jobVerdicts'
@@ -33,11 +36,14 @@ export function factsOf(context: Context, memory?: CircuitMemory, wired?: Wiring
   const drive = driveFacts({ ...context, supply, motor, installation })
   const trains = trainFacts({ ...context, motor })
   const main = trains.find((t) => t.position.id === mainPosition(plan)?.id)
-  const settings = settingsFacts({ ...context, motor, drive, main })
-  const speeds = speedFacts({ ...context, motor, drive, settings, trains })
+  const heart = heartOf(plan)
+  const dc = heart === 'dc' ? dcFacts({ ...context, motor, supply }) : undefined
+  const driver = heart === 'driver' ? driverFacts({ ...context, motor, supply }) : undefined
+  const settings = settingsFacts({ ...context, motor, drive, main, dc, driver })
+  const speeds = speedFacts({ ...context, motor, drive, settings, trains, dc })
   const physics = motorPhysics({ ...context, motor, drive, settings }, memory)
   const stop = stopFacts({ ...context, supply, motor, drive, settings, speeds, installation, physics })
-  const torque = inductionTorque({ ...context, motor, drive, settings, speeds, physics })
+  const torque = torqueInputs({ ...context, motor, drive, settings, speeds, physics, dc, driver })
   const curve = torque && torqueCurve(torque)
   const supplyUnit = supplyUnitFacts({ ...context, supply, drive })
   const known = {
@@ -49,6 +55,8 @@ export function factsOf(context: Context, memory?: CircuitMemory, wired?: Wiring
     drive,
     settings,
     physics,
+    dc,
+    driver,
     stop,
     installation,
     speeds,

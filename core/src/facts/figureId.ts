@@ -8,6 +8,19 @@ export const figureKeys = {
   belts: ['serviceFactor', 'startFactor'],
   checks: ['insulation', 'spread'],
   controls: ['topHz'],
+  dc: [
+    'armatureOhm',
+    'brushSpeed',
+    'continuousA',
+    'continuousNm',
+    'formFactor',
+    'outputV',
+    'rheostatOhm',
+    'rheostatW',
+    'suppressorMostOhm',
+    'topRpm',
+    'weakestFlux',
+  ],
   drive: [
     'busV',
     'ceilingV',
@@ -34,6 +47,7 @@ export const figureKeys = {
     'typicalRiseS',
     'typicalTripV',
   ],
+  driver: ['highV', 'kneeRpm', 'limitNm', 'lowV', 'mainsBusV', 'reachesRpm', 'stallHeat'],
   installation: ['boxW', 'insideC', 'lossW', 'riseK', 'typicalRoomC'],
   motor: [
     'criticalM',
@@ -67,7 +81,15 @@ export const figureKeys = {
     'torque',
     'usableNm',
   ],
-  settings: ['baseFrequencyHz', 'decelerationS', 'maximumHz', 'minimumHz', 'overloadA'],
+  settings: [
+    'baseFrequencyHz',
+    'decelerationS',
+    'leastSpeedRpm',
+    'maximumHz',
+    'minimumHz',
+    'mostSpeedRpm',
+    'overloadA',
+  ],
   stop: [
     'coastS',
     'cycleS',
@@ -193,6 +215,22 @@ export type RouteFigureId = `route.${string}`
 /** At the slowest job, where motors, drives and routes are compared. */
 export type SlowFigureId = 'slow.continuousNm' | 'slow.peakNm'
 
+/**
+ * Fields by whose names figures go. Sections of which no figure is booked are left out: a union of more than a thousand
+ * names is more than the compiler compares.
+ */
+export type FieldFigureId = Exclude<
+  PlanPath,
+  | `candidates.${string}`
+  | `wiring.${string}`
+  | `axes.${string}`
+  | `planned.${string}`
+  | `commanded.${string}`
+  | `dial.${string}`
+  | `runIn.${string}`
+  | `asTyped.${string}`
+>
+
 /** What a figure is called. Names that no plan books do not compile. */
 export type FigureId =
-  PlanPath | OfSubject | PositionFigureId | BeltFigureId | HolderFigureId | JobFigureId | RouteFigureId | SlowFigureId
+  FieldFigureId | OfSubject | PositionFigureId | BeltFigureId | HolderFigureId | JobFigureId | RouteFigureId | SlowFigureId

@@ -3,7 +3,7 @@ import { fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
 import type { Dimension } from '../quantities'
 import type { Rule } from '../rules/rule'
 import type { RuleId } from '../rulebook/registry'
-import type { FigureId } from './figureId'
+import type { FieldFigureId, FigureId } from './figureId'
 import { isKnown, type Basis, type Blocked, type Figure, type FigureInput, type FigureState } from './figure'
 
 /** What a figure is to be called and measured in. */
@@ -37,7 +37,7 @@ type InputsOf<I extends z.ZodObject> = { [K in keyof z.input<I>]?: Input }
 export const choice = (value: string | number | boolean, label: string): Raw => ({ raw: value, shown: value, label })
 
 /** A field that is not known and holds no number, for figures that wait for it. */
-export const unknownField = (path: PlanPath, label: string): Blocked => ({ id: path, label, missing: [path] })
+export const unknownField = (path: FieldFigureId, label: string): Blocked => ({ id: path, label, missing: [path] })
 
 /** What else is to be said of what a rule gives. */
 interface Booking<O extends z.ZodObject> {
@@ -71,7 +71,7 @@ export class Ledger {
   }
 
   /** A number the person typed, under the plan's own label. */
-  given(path: PlanPath, label?: string): FigureState {
+  given(path: FieldFigureId, label?: string): FigureState {
     const known = this.figures[path] ?? this.blocked[path]
     if (known) return known
     const field = fieldAt(path)
@@ -83,13 +83,13 @@ export class Ledger {
   }
 
   /** What the person typed, or else what is taken in its place. */
-  givenOr(path: PlanPath, otherwise: () => FigureState, label?: string): FigureState {
+  givenOr(path: FieldFigureId, otherwise: () => FigureState, label?: string): FigureState {
     const own = this.given(path, label)
     return isKnown(own) ? own : otherwise()
   }
 
   /** What the person typed, where they did: for inputs that a rule can do without. */
-  givenIfKnown(path: PlanPath): Figure | undefined {
+  givenIfKnown(path: FieldFigureId): Figure | undefined {
     const own = this.given(path)
     return isKnown(own) ? own : undefined
   }

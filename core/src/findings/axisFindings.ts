@@ -52,6 +52,8 @@ const ofEachAxis =
 const plain = (n: number): string => printNumber(n, 4, 3)
 const question = { stage: 'speeds', chainLink: 'spindle' } as const
 
+/** Of what its driver bears, volts over which a stop has no room to pump into. */
+const BRAKING = 0.9
 /** Of what was commanded, how far off a move may be before it is told. */
 const OFF = 0.003
 /** Of what an input is for, the least that it sees for certain. */
@@ -180,6 +182,105 @@ export const axisFindings = [
             why: 'The driver lets go, the others go on, and the cutter ploughs through the work.',
             path: at('alarmStops'),
           }
+    }),
+  ),
+  judgement(
+    { id: 'axis.supply', asks: 'Volts of an axis’s driver', by: 'first-power', danger: true, ...question },
+    ofEachAxis(({ axis: { supplyV, mostSupplyV }, name, at, lacks }) => {
+      if (supplyV === undefined || mostSupplyV === undefined) return lacks('supplyV', 'mostSupplyV')
+      const says = message`${volts(supplyV)} unloaded; its driver bears ${volts(mostSupplyV)}.`
+      if (supplyV > mostSupplyV)
+        return {
+          severity: 'stop',
+          title: message`${name}: too many volts for its driver`,
+          says,
+          why: 'It fails at once. Alternating volts of a transformer become 1.4 times as many behind the rectifier.',
+          path: at('supplyV'),
+        }
+      return supplyV > mostSupplyV * BRAKING
+        ? {
+            severity: 'watch',
+            title: message`${name}: no room for what braking pumps back`,
+            says,
+            why: 'A heavy table that is stopped from a rapid lifts the volts by a tenth and more. More volts give rpm; a shunt gives room.',
+            path: at('supplyV'),
+          }
+        : good(message`${name}: ${says}`)
+    }),
+  ),
+  judgement(
+    { id: 'axis.enable', asks: 'Enable of an axis', by: 'first-spin', danger: true, ...question },
+    ofEachAxis(({ axis: { holdsWhen, heldFirm }, name, at, lacks }) => {
+      if (holdsWhen === undefined) return lacks('holdsWhen')
+      if (holdsWhen === 'always')
+        return {
+          severity: 'watch',
+          title: message`${name} holds whatever the enable says`,
+          says: message`With the enable’s wire off its shaft is still held.`,
+          why: 'The enable is of the other sense, or is not wired: the emergency stop does not free it, and a broken wire is an axis with power.',
+          path: at('holdsWhen'),
+        }
+      if (heldFirm === undefined) return lacks('heldFirm')
+      return heldFirm
+        ? good(message`${name}: held firm when enabled, free when not.`)
+        : {
+            severity: 'stop',
+            title: message`${name} is not held when it is enabled`,
+            says: message`Its shaft turns by hand: it has no power, or a phase is open.`,
+            why: 'It would move by jerks or not at all, and fall if it can. Dead and measured: its two or three motor leads, then its supply.',
+            path: at('heldFirm'),
+          }
+    }),
+  ),
+  judgement(
+    { id: 'axis.shield', asks: 'Shields of an axis’s leads', by: 'on-machine', ...question },
+    ofEachAxis(({ axis: { shield, signal }, name, at, lacks }) => {
+      if (shield === undefined) return lacks('shield')
+      if (shield !== 'none')
+        return good(
+          message`${name}: ${shield === 'both' ? 'at both ends, which a motor lead wants' : 'at the driver, which an encoder wants'}.`,
+        )
+      return {
+        severity: 'watch',
+        title: message`${name}: its shields are not earthed`,
+        says: message`Motor and encoder leads run unscreened${signal === 'single-ended' ? ', and its pulses are single-ended' : ''}.`,
+        why: 'Pulses are counted that nobody sent: it drifts as soon as the spindle’s drive runs. A motor’s shield at both ends, an encoder’s at the driver; differential pulses, and apart from the spindle’s cable.',
+        path: at('shield'),
+      }
+    }),
+  ),
+  judgement(
+    { id: 'axis.backlash', asks: 'Backlash of an axis', by: 'on-machine', ...question },
+    ofEachAxis(({ axis, name, at, lacks }) => {
+      const { backlash, mostBacklash } = axis
+      if (backlash === undefined || mostBacklash === undefined) return lacks('backlash', 'mostBacklash')
+      const says = message`${plain(backlash)} ${unitOf(axis)}, of ${plain(mostBacklash)} at most.`
+      return backlash <= mostBacklash
+        ? good(message`${name}: ${says}`)
+        : {
+            severity: 'watch',
+            title: message`${name} has too much backlash`,
+            says,
+            why: 'Compensated in the controller it still lets a climbing cutter pull the table. The nut, its bearings’ preload, then the belt.',
+            path: at('backlash'),
+          }
+    }),
+  ),
+  judgement(
+    { id: 'axis.homing', asks: 'How an axis finds its place', by: 'on-machine', ...question },
+    ofEachAxis(({ axis: { homed }, name, at, lacks }) => {
+      if (homed === undefined) return lacks('homed')
+      if (homed === 'switch') return good(message`${name}: by a switch, after the axis that lifts the tool.`)
+      return {
+        severity: 'watch',
+        title: homed === 'never' ? message`${name} does not find its place` : message`${name} is driven against its end`,
+        says:
+          homed === 'never'
+            ? message`After power its count begins wherever it stands.`
+            : message`It counts from where it stalls.`,
+        why: 'Limits in the program mean nothing then. A switch, approached slowly; the axis that lifts the tool first.',
+        path: at('homed'),
+      }
     }),
   ),
   judgement(

@@ -6,6 +6,7 @@ import type { ChainLinkId } from '../stages/chainLinks'
 import { isDue, type Milestone } from '../stages/milestones'
 import type { StageId } from '../stages/stages'
 import type { CannotBeJudged, DoesNotApply, Good } from './answer'
+import { notOfHeart } from './heartsOfJudgements'
 
 export const severities = ['stop', 'watch', 'note'] as const
 export type Severity = (typeof severities)[number]
@@ -131,7 +132,7 @@ export function answerInto(
   lines: JudgedLine[],
   findings: Finding[],
 ): void {
-  const given = judgement.ask(facts)
+  const given = notOfHeart(judgement.id, facts.plan) ?? judgement.ask(facts)
   const due = isDue(judgement.by, next)
   if (Array.isArray(given)) for (const answer of given) lines.push(lineOf(judgement, answer, facts, due, findings))
   else lines.push(lineOf(judgement, given, facts, due, findings))

@@ -3,6 +3,11 @@ import { axisFindings } from './axisFindings'
 import { beltFindings } from './beltFindings'
 import { beltLoadFindings } from './beltLoadFindings'
 import { cardFindings } from './cardFindings'
+import { commandedFindings } from './commandedFindings'
+import { dcFindings } from './dcFindings'
+import { driverFindings } from './driverFindings'
+import { highFrequencyFindings } from './highFrequencyFindings'
+import { rpmFindings } from './rpmFindings'
 import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
@@ -68,6 +73,11 @@ export const judgements = [
   ...runInFindings,
   ...mountFindings,
   ...axisFindings,
+  ...dcFindings,
+  ...driverFindings,
+  ...rpmFindings,
+  ...highFrequencyFindings,
+  ...commandedFindings,
 ]
 
 /** What a judgement is called. */

@@ -3,7 +3,7 @@ import { doesNotApply, good, isUnjudged, lacks, need, typed } from './answer'
 import { numberOf, isKnown } from '../facts/figure'
 import { frameCaution, isAmbiguousFrame } from '../data/frameSizes'
 import { frameHeightMm } from '../motor'
-import { connections, set } from '../plan'
+import { connections, heartOf, set } from '../plan'
 import { amount, amps, hertz, rpm, message, volts } from '../quantities'
 import { judgement } from './finding'
 
@@ -57,9 +57,11 @@ export const motorPlateFindings = [
     },
     ({ plan, motor }) => {
       const { kind } = plan.motor
-      if ((kind === 'servo' || kind === 'brushless') && plan.drive.kind === 'brushless')
+      const heart = heartOf(plan)
+      if (heart !== 'inverter' && plan.drive.kind === undefined) return lacks('drive.kind')
+      if (heart === 'driver' && plan.drive.kind === 'brushless')
         return good(message`It stands on a driver of its own.`)
-      if ((kind === 'servo' || kind === 'brushless') && plan.drive.kind === undefined) return lacks('drive.kind')
+      if (heart === 'dc' && plan.drive.kind === 'dc') return good(message`A DC drive runs it.`)
       const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitable[kind]
       return verdict
         ? {

@@ -108,7 +108,7 @@ export const motorSpeedFindings = [
     },
     (facts) => {
       const { plan, torque } = facts
-      if (!torque) return lackOfTorque(facts)
+      if (torque?.inputs.of !== 'induction') return lackOfTorque(facts)
       const { baseHz, highestHz, plateHz, ratedTorqueNm, flux, breakdownRatio, poles } = torque.inputs
       const field = { baseFrequencyHz: baseHz, fluxFraction: flux, breakdownRatio }
       const lasts = constantPowerHz({ ...field, timesBase: LASTS })
@@ -245,6 +245,7 @@ export const motorSpeedFindings = [
     },
     ({ plan, motor, settings, tables }) => {
       if (plan.motor.kind !== 'high-frequency') return doesNotApply('It is no motor for hundreds of hertz')
+      if (plan.highFrequency.leastRpm !== undefined) return doesNotApply('Its maker’s slowest is known, and rules')
       const known = need(settings.minimumHz, motor.frequencyHz)
       if (isUnjudged(known)) return known
       const [low, plateHz] = known

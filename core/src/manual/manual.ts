@@ -94,6 +94,7 @@ export const jumperChoices = {
   'motor-power': 'Power of the motor',
   'input-phases': 'Phases of the supply',
   'filter-earth': 'Earth of the filter',
+  'current-limit': 'Current limit',
   other: 'Another thing',
 } as const
 
@@ -117,6 +118,7 @@ export const trimFunctions = {
   acceleration: 'Ramp up',
   deceleration: 'Ramp down',
   boost: 'Boost',
+  'field-loss': 'Field lost',
   other: 'Another thing',
 } as const
 
@@ -303,7 +305,7 @@ export const manualSchema = z
     /** Where the paper lies: a file's name, an address as text; and on which pages what stands. */
     lies: z.strictObject({ file: text(200).optional(), address: text(300).optional() }).optional(),
     pages: z.strictObject({ wiring: page, settings: page, faults: page }).optional(),
-    style: z.enum(['digital', 'trim-pot', 'brushless']).optional(),
+    style: z.enum(['digital', 'trim-pot', 'brushless', 'dc']).optional(),
     /** Whether the control terminals are apart from the mains; not known counts as not. */
     isolated: yesNoUnknown,
     /** How its switch inputs are closed: to the common, to the volts given, or as a jumper or code chooses. */

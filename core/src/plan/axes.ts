@@ -18,6 +18,14 @@ export type AxisMoves = keyof typeof axisMoves
 export const axisUnits = { mm: 'Millimetres', inch: 'Inches' } as const
 export const pulseWirings = { 'single-ended': 'Single-ended', differential: 'Differential' } as const
 
+export const holdSenses = { enabled: 'Only while it is enabled', always: 'Always, as soon as it has power' } as const
+export const axisShields = { driver: 'Earthed at the driver', both: 'Earthed at both ends', none: 'Not earthed' } as const
+export const homings = {
+  switch: 'By a switch, slowly, after the one that lifts',
+  stop: 'Against its end',
+  never: 'Not at all',
+} as const
+
 /** One axis of a CNC machine: a motor with a driver of its own, moved by pulses. */
 const axisSchema = z.strictObject({
   id,
@@ -43,6 +51,15 @@ const axisSchema = z.strictObject({
   limitSwitches: yesNo('Limit switches at both ends, closed until hit'),
   falls: yesNo('It falls by its weight when let go'),
   brake: yesNo('A brake holds it without power'),
+  switches: words('Its switches, as they stand', 24, '1 for on, 0 for off: 0110 1001'),
+  holdsWhen: choice('It holds its shaft', holdSenses, 'Tried: with the enable’s wire off'),
+  supplyV: quantity('voltage', 'Its driver gets', 5, 400, 'Direct volts, no load'),
+  mostSupplyV: quantity('voltage', 'Its driver bears', 5, 500, 'Direct volts, by its manual'),
+  heldFirm: yesNo('Held, the shaft does not turn by hand', 'Tried with the belt off: proof that it has power'),
+  shield: choice('Shields of motor and encoder', axisShields),
+  backlash: quantity('number', 'Backlash', 0, 10, 'Units of the controller, by a dial gauge both ways'),
+  mostBacklash: quantity('number', 'Backlash wanted, at most', 0, 10),
+  homed: choice('It finds its place', homings),
   triedPulses: quantity('number', 'Tried: pulses a unit', 0.001, 1e9, 'As the controller was set'),
   triedUnits: quantity('number', 'Tried: commanded', 0.01, 10_000, 'Units of the controller'),
   movedUnits: quantity('number', 'Tried: it moved', 0.001, 100_000, 'By a dial gauge or a rule'),

@@ -1,4 +1,4 @@
-import { hasField } from './fieldAt'
+import { isOfMachine } from './heart'
 import type { Plan, Position } from './plan'
 import type { PlanPath } from './planPath'
 
@@ -38,4 +38,4 @@ export function asJudged(plan: Plan): Plan {
 
 /** Whether there is such a field on this machine, with this motor and this drive; what there is not is never asked for. */
 export const isThere = (plan: Plan, path: PlanPath): boolean =>
-  hasField(plan, path) && !(isBareMotor(plan) && OF_A_SPINDLE.test(path))
+  isOfMachine(plan, path) && !(isBareMotor(plan) && OF_A_SPINDLE.test(path))

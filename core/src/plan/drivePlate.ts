@@ -5,6 +5,7 @@ export const driveKinds = {
   digital: 'Digital, with a keypad',
   'trim-pot': 'Trim-potentiometers',
   brushless: 'Brushless set',
+  dc: 'DC drive',
 } as const
 export const fieldbuses = { none: 'None', serial: 'Serial, Modbus RTU', other: 'Another' } as const
 export const jumpers = {

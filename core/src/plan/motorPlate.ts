@@ -66,6 +66,13 @@ export const motorSizeFields = {
   massKg: quantity('mass', 'Mass', 0.5, 1000),
 } as const
 
+export const fieldKinds = {
+  shunt: 'Shunt, or fed apart',
+  compound: 'Compound',
+  series: 'Series',
+  magnets: 'Magnets',
+} as const
+
 export const windingAges = {
   old: 'Ordinary or old',
   'inverter-duty': 'Made for drives',
@@ -77,25 +84,45 @@ export const insulationClasses = { A: 'A', E: 'E', B: 'B', F: 'F', H: 'H' } as c
 const MAINS_V = 20
 const LOW_V = 5
 
-/** What a nameplate prints, whatever the kind. The lower voltage is delta or parallel, the higher star or series. */
+const platePoles = count('Poles on the plate', 2, 48, 'Only where the plate prints them')
+
+/** What any nameplate prints. Of two voltages it is the lower; of a DC motor volts and amps are the armature's. */
 const plate = (leastV: number) => ({
   powerW: quantity('power', 'Power', 10, 75_000),
   lowVoltageV: quantity('voltage', 'Volts', leastV, 725),
-  highVoltageV: quantity('voltage', 'Higher volts', leastV, 1200),
   lowVoltageA: quantity('current', 'Amps', 0.05, 500),
-  highVoltageA: quantity('current', 'Amps at the higher volts', 0.05, 500),
-  ratedFrequencyHz: quantity('frequency', 'Hertz', 10, 1500),
   ratedSpeedRpm: quantity('speed', 'Speed', 50, 90_000),
-  platePoles: count('Poles on the plate', 2, 48, 'Only where the plate prints them'),
-  powerFactor: quantity('number', 'cos phi', 0.2, 1),
   efficiency: quantity('fraction', 'Efficiency', 0.2, 0.99),
-  serviceFactor: quantity('number', 'Service factor', 1, 1.5),
   ...motorSizeFields,
   enclosure: words('Enclosure', 20, 'IP55, TEFC, ODP ...'),
   insulationClass: choice('Insulation class', insulationClasses),
   maximumRpm: quantity('speed', 'Highest speed on the plate', 50, 120_000, 'Only where the plate prints one'),
+  serviceFactor: quantity('number', 'Service factor', 1, 1.5),
   price: quantity('money', 'Price', 0, 1_000_000, 'In your own money'),
 })
+
+/** What the plate of a motor prints that mains turn: its hertz, and the star or series beside delta or parallel. */
+const ofMains = (leastV: number) => ({
+  ...plate(leastV),
+  highVoltageV: quantity('voltage', 'Higher volts', leastV, 1200),
+  highVoltageA: quantity('current', 'Amps at the higher volts', 0.05, 500),
+  ratedFrequencyHz: quantity('frequency', 'Hertz', 10, 1500),
+  platePoles,
+  powerFactor: quantity('number', 'cos phi', 0.2, 1),
+})
+
+const cooling = choice('Cooling', coolings)
+const rotorKgM2 = on('speeds', quantity('inertia', 'Inertia of the rotor', 1e-6, 10, 'From the data sheet'))
+
+/** What a driver needs to know of a motor with magnets in it. */
+const withMagnets = {
+  platePoles,
+  rpmPerVolt: quantity('number', 'Rpm for each volt', 0.5, 20_000, 'No load; from the data sheet, or spun and measured'),
+  windingOhm: quantity('resistance', 'Between two leads', 0.001, 1000),
+  peakA: quantity('current', 'Amps for moments', 0.05, 2000, 'From the data sheet'),
+  cooling,
+  rotorKgM2,
+}
 
 /** What a drive needs to know of a motor that it feeds, beyond the plate. */
 const onDrive = {
@@ -107,8 +134,8 @@ const onDrive = {
     2000,
     'The 10 of "10:1 CT", where the plate says so',
   ),
-  cooling: choice('Cooling', coolings),
-  rotorKgM2: on('speeds', quantity('inertia', 'Inertia of the rotor', 1e-6, 10, 'From the data sheet')),
+  cooling,
+  rotorKgM2,
   leads: choice('Leads in the box', leadCounts),
   connection: choice('Links as they are', connections),
   winding: choice(
@@ -127,24 +154,29 @@ const kind = <K extends MotorKind>(value: K) => z.literal(value).meta(kindMeta)
  * of this product feeds are held by their plate alone.
  */
 export const motorSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: kind('induction').optional().meta(kindMeta), ...plate(MAINS_V), ...onDrive }),
-  z.strictObject({ kind: kind('high-frequency'), ...plate(MAINS_V), ...onDrive }),
+  z.strictObject({ kind: kind('induction').optional().meta(kindMeta), ...ofMains(MAINS_V), ...onDrive }),
+  z.strictObject({ kind: kind('high-frequency'), ...ofMains(MAINS_V), ...onDrive }),
   z.strictObject({
     kind: kind('pole-changing'),
-    ...plate(MAINS_V),
+    ...ofMains(MAINS_V),
     ...onDrive,
     oneWinding: yesNo('One winding used', 'The other left open; the plate is that winding’s own'),
   }),
-  z.strictObject({ kind: kind('single-phase'), ...plate(MAINS_V) }),
-  z.strictObject({ kind: kind('universal'), ...plate(LOW_V) }),
+  z.strictObject({ kind: kind('single-phase'), ...ofMains(MAINS_V) }),
+  z.strictObject({ kind: kind('universal'), ...ofMains(LOW_V) }),
   z.strictObject({
     kind: kind('dc'),
     ...plate(LOW_V),
     fieldVoltageV: quantity('voltage', 'Field volts', 1, 725, 'Of a wound field'),
     fieldCurrentA: quantity('current', 'Field amps', 0.01, 100),
+    fieldKind: choice('Its field', fieldKinds),
+    armatureOhm: quantity('resistance', 'Armature', 0.001, 1000, 'Measured brush to brush, standing, by a known current'),
+    commutatorMm: quantity('length', 'Commutator, across', 10, 500),
+    cooling,
+    rotorKgM2,
   }),
-  z.strictObject({ kind: kind('brushless'), ...plate(LOW_V) }),
-  z.strictObject({ kind: kind('servo'), ...plate(LOW_V) }),
+  z.strictObject({ kind: kind('brushless'), ...plate(LOW_V), ...withMagnets }),
+  z.strictObject({ kind: kind('servo'), ...plate(LOW_V), ...withMagnets }),
 ])
 
 /** What is known of a motor. What its kind does not have reads as unknown. */

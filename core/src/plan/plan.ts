@@ -4,9 +4,13 @@ import { nameText, text } from '../rules/text'
 import { axesSchema } from './axes'
 import { candidatesSchema } from './candidates'
 import { checksSchema } from './checks'
+import { commandedSchema } from './commanded'
 import { controlsSchema } from './controls'
+import { dcDriveSchema } from './dcDrive'
 import { dialSchema } from './dial'
 import { driveSchema } from './drivePlate'
+import { driverSchema } from './driver'
+import { highFrequencySchema } from './highFrequency'
 import { motorSchema, oldMotorSchema, type MotorPlate } from './motorPlate'
 import { installationSchema } from './installation'
 import { mountSchema } from './mount'
@@ -21,7 +25,7 @@ import { on, quantity } from './field'
 import type { TransmissionStage } from './transmissionStage'
 
 /** Rises by one whenever a stored plan would no longer validate; each rise has a step in `upgrade.ts`. */
-export const PLAN_VERSION = 5
+export const PLAN_VERSION = 6
 
 /** Planning values that a person may replace by their own, each in place of a typical one. */
 export const overridesSchema = z.strictObject({
@@ -66,6 +70,10 @@ export const planSchema = z.strictObject({
   mount: on('run-in', mountSchema),
   runIn: on('run-in', runInSchema),
   dial: on('dial', dialSchema),
+  dcDrive: on('drive', dcDriveSchema),
+  driver: on('drive', driverSchema),
+  highFrequency: on('motor', highFrequencySchema),
+  commanded: on('speeds', commandedSchema),
   axes: on('speeds', axesSchema),
   overrides: on('drive', overridesSchema),
   asTyped: asTypedSchema.optional().meta({ label: 'As it was typed' }),
@@ -115,5 +123,9 @@ export const emptyPlan = (name: string): Plan => ({
   mount: {},
   runIn: {},
   dial: {},
+  dcDrive: {},
+  driver: {},
+  highFrequency: {},
+  commanded: {},
   overrides: {},
 })

@@ -84,7 +84,7 @@ export const busLosses = { stops: 'Stops and trips', warns: 'Warns and runs on',
 const hertzField = (id: SettingId, least: number) => quantity('frequency', settingNames[id], least, 1500)
 const secondsField = (id: SettingId, most = 600) => quantity('time', settingNames[id], 0, most)
 const voltsField = (id: SettingId, least: number) => quantity('voltage', settingNames[id], least, 725)
-const ampsField = (id: SettingId) => quantity('current', settingNames[id], 0.05, 500)
+const ampsField = (id: SettingId, least = 0.05) => quantity('current', settingNames[id], least, 500)
 const shareField = (id: SettingId, most: number) => quantity('fraction', settingNames[id], 0, most)
 const choiceField = <const O extends Readonly<Record<string, string>>>(id: SettingId, options: O) =>
   choice(settingNames[id], options)
@@ -102,6 +102,10 @@ export const settingFields = {
   loadType: choiceField('loadType', loadTypes),
   minimumHz: hertzField('minimumHz', 0),
   maximumHz: hertzField('maximumHz', 1),
+  armatureV: voltsField('armatureV', 5),
+  fieldA: ampsField('fieldA', 0.005),
+  leastSpeedRpm: quantity('speed', settingNames.leastSpeedRpm, 0, 90_000),
+  mostSpeedRpm: quantity('speed', settingNames.mostSpeedRpm, 1, 120_000),
   accelerationS: secondsField('accelerationS'),
   decelerationS: secondsField('decelerationS'),
   rampShape: choiceField('rampShape', rampShapes),
@@ -111,6 +115,7 @@ export const settingFields = {
   boostV: quantity('voltage', settingNames.boostV, 0.1, 725),
   middleHz: hertzField('middleHz', 0.5),
   middleV: voltsField('middleV', 0.5),
+  irCompensation: shareField('irCompensation', 1),
   slipCompensation: choiceField('slipCompensation', offOn),
   modulation: choiceField('modulation', modulations),
   carrierHz: quantity('frequency', settingNames.carrierHz, 500, 20_000),
@@ -118,6 +123,7 @@ export const settingFields = {
   overloadA: ampsField('overloadA'),
   overloadCooling: choiceField('overloadCooling', overloadCoolings),
   currentLimitA: ampsField('currentLimitA'),
+  fieldLossA: ampsField('fieldLossA', 0.005),
   thermistorInput: choiceField('thermistorInput', thermistorInputs),
   overVoltage: choiceField('overVoltage', overVoltages),
   commandSource: choiceField('commandSource', commandSources),
@@ -210,6 +216,8 @@ export const settingsSchema = z.strictObject({
     ...settingFields,
     minimumHz: on('speeds', settingFields.minimumHz),
     maximumHz: on('speeds', settingFields.maximumHz),
+    leastSpeedRpm: on('speeds', settingFields.leastSpeedRpm),
+    mostSpeedRpm: on('speeds', settingFields.mostSpeedRpm),
   }),
   inDrive: z.strictObject(settingFields),
   /** Where the probe found that the drive listens to its own keypad though its settings name the terminals. */

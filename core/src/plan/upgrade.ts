@@ -2,6 +2,7 @@ import type { Fault, Outcome } from '../rules/rule'
 import { faultsOf } from '../rules/rule'
 import { PLAN_VERSION, planSchema, type Plan } from './plan'
 import { toVersion3 } from './toVersion3'
+import { toVersion6 } from './toVersion6'
 
 /** A stored document brought from the version it is filed under to the next. */
 export type UpgradeStep = (document: Record<string, unknown>) => Record<string, unknown>
@@ -24,6 +25,7 @@ const steps: Readonly<Record<number, UpgradeStep>> = {
   3: (document) => ({ wiring: {}, ...document }),
   // Version 5 adds how it is mounted and run in, and its dial.
   4: (document) => ({ mount: {}, runIn: {}, dial: {}, ...document }),
+  5: toVersion6,
 }
 
 const twelve: Readonly<Record<string, string>> = {
@@ -96,6 +98,7 @@ function danglingReferences(plan: Plan): Fault[] {
     'wiring.looseEnds': plan.wiring.looseEnds ?? [],
     'dial.rings': plan.dial.rings ?? [],
     axes: plan.axes ?? [],
+    'commanded.readings': plan.commanded.readings ?? [],
   }
   for (const [list, items] of Object.entries(lists)) {
     const seen = new Set<string>()

@@ -30,7 +30,7 @@ export interface RunInReading {
   id: string
   label: string
   /** What row among the readings of the machine it is. */
-  row: Pick<Reading, 'kind' | 'of' | 'lead' | 'positionId' | 'hz' | 'fromRpm' | 'toRpm'>
+  row: Pick<Reading, 'kind' | 'of' | 'lead' | 'positionId' | 'hz' | 'motorRpm' | 'fromRpm' | 'toRpm'>
   dimension: Dimension
   expected: Expected | NotExpected
   /** How it is read without a hand in danger. */

@@ -1,11 +1,13 @@
 import type { Facts } from '../facts/facts'
 import { takenKey } from '../measurements/runInReadings'
+import { heartOf } from '../plan'
 import { bareStages } from './bareStage'
 import { beltStages, holderStages } from './beltStages'
 import type { Cause } from './causes/cause'
 import { causesOf } from './causes/causesOf'
 import { cutStages, warmStages } from './cutStages'
 import { judgeRunIn, type RunInReading, type RunInVerdict } from './reading'
+import { rpmStages } from './rpmStages'
 import { seenKey, type RunInStage } from './stage'
 
 export type RunInStageState = 'open' | 'good' | 'look' | 'stop' | 'passed'
@@ -30,10 +32,9 @@ export interface JudgedStage extends Omit<RunInStage, 'readings'> {
 /** The run-in of this machine, stage by stage, each reading judged. */
 export function runInSheet(facts: Facts): JudgedStage[] {
   const stages = [
-    ...bareStages(facts),
-    ...beltStages(facts),
-    ...holderStages(facts),
-    ...cutStages(facts),
+    ...(heartOf(facts.plan) === 'inverter'
+      ? [...bareStages(facts), ...beltStages(facts), ...holderStages(facts), ...cutStages(facts)]
+      : rpmStages(facts)),
     ...warmStages(facts),
   ]
   return stages.map((stage) => judgedStage(facts, stage))

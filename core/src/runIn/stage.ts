@@ -26,8 +26,9 @@ export interface RunInStage {
   name: string
   do: string[]
   caution?: string
-  /** What the drive is set to. */
+  /** What the drive is set to: hertz, or rpm of a motor that has none. */
   hz?: number
+  motorRpm?: number
   position?: { id: string; name: string }
   holder?: { index: number; name: string }
   readings: RunInReading[]

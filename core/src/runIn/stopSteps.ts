@@ -5,7 +5,7 @@ import { held, permittedAtThread } from '../facts/spindle/held'
 import { holderName, limitOf } from '../facts/spindle/spindleLimits'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import type { MeasuredStop } from '../measurements/measured'
-import { emergencyStops, rampsAtMushroom, type PlanPath } from '../plan'
+import { emergencyStops, heartOf, rampsAtMushroom, type PlanPath } from '../plan'
 import { message, newtonMetres, rpm, type Message } from '../quantities'
 import { turnsToRest } from '../drivetrain'
 import { hertzAtRpm } from '../motor'
@@ -29,7 +29,9 @@ export interface StopStep {
   positionName: string
   holder?: number
   fromRpm: number
-  hz: number
+  /** What the drive is set to for it; rpm of a motor that has no hertz. */
+  hz?: number
+  motorRpm: number
   seconds: Expected | NotExpected
   turns?: number
   /** N m at the thread, and what it may be; only of what is screwed on. */
@@ -103,8 +105,9 @@ function stepsOf(facts: Facts, position: PositionFacts, index: number | undefine
   const of = holder ? holderName(holder) : BARE
   const [top, poles, ratio] = [position.unloadedTopRpm, facts.motor.poles, position.speedRatio].map(numberOf)
   const steps: StopStep[] = []
-  if (top === undefined || poles === undefined || ratio === undefined) {
-    const missing = [position.unloadedTopRpm, facts.motor.poles, position.speedRatio].flatMap((f) =>
+  const byHertz = heartOf(plan) === 'inverter'
+  if (top === undefined || ratio === undefined || (byHertz && poles === undefined)) {
+    const missing = [position.unloadedTopRpm, ...(byHertz ? [facts.motor.poles] : []), position.speedRatio].flatMap((f) =>
       isKnown(f) ? [] : f.missing,
     )
     return { steps, left: [{ of, says: message`How fast it turns is not known.`, missing }] }
@@ -174,7 +177,8 @@ function stepsOf(facts: Facts, position: PositionFacts, index: number | undefine
       positionName: position.name,
       ...(index === undefined ? {} : { holder: index }),
       fromRpm,
-      hz: hertzAtRpm(fromRpm / ratio, poles),
+      ...(byHertz && poles !== undefined ? { hz: hertzAtRpm(fromRpm / ratio, poles) } : {}),
+      motorRpm: fromRpm / ratio,
       seconds,
       ...(isExpected(seconds) ? { turns: turnsToRest(fromRpm, seconds.value) } : {}),
       ...(pull ? { pull } : {}),

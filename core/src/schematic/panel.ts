@@ -10,12 +10,16 @@ const onRail: Partial<Record<DeviceRole, { w: number; h: number }>> = {
   breaker: { w: 35, h: 90 },
   contactor: { w: 45, h: 80 },
   overload: { w: 45, h: 90 },
+  'field-relay': { w: 35, h: 80 },
 }
 const onPlate: Partial<Record<DeviceRole, { w: number; h: number }>> = {
   filter: { w: 60, h: 150 },
   choke: { w: 80, h: 90 },
   'output-filter': { w: 90, h: 120 },
   resistor: { w: 60, h: 160 },
+  suppressor: { w: 40, h: 60 },
+  reverser: { w: 90, h: 90 },
+  rectifier: { w: 120, h: 120 },
 }
 const GAP = 12
 const EDGE = 25

@@ -1,8 +1,9 @@
-import type { Plan } from '../plan'
+import { heartOf, type Plan } from '../plan'
+import type { Heart } from '../stages/hearts'
 import type { SettingId } from '../stages/settingTable'
 import type { Wiring } from '../wiring/model'
 import { firstLeads, type Add } from './adding'
-import { stepReading } from './step'
+import { stepReading, type StepReading } from './step'
 
 /** Settings whose codes are asked for where there is no manual; on a drive with trims the current limit too. */
 export const firstSpinSettings: readonly SettingId[] = [
@@ -16,6 +17,38 @@ export const firstSpinSettings: readonly SettingId[] = [
 ]
 
 const said = (words: string | undefined, otherwise: string): string => words ?? otherwise
+
+const leadAmps = [
+  stepReading('u', 'Amps, first lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'u' }),
+  stepReading('v', 'Amps, second lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'v' }),
+  stepReading('w', 'Amps, third lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'w' }),
+]
+
+/** What a first spin reads and sees, and how it is turned over, by what turns the machine. */
+const spins = {
+  inverter: {
+    then: 'Then a minute at a third of the hertz, a clamp on each lead that went on dead.',
+    readings: leadAmps,
+    sees: 'three amps alike within 10 %.',
+    turnOver: 'Change the first two motor leads with each other at the drive. Never the supply’s.',
+  },
+  dc: {
+    then: 'Then a minute at a third of the speed: field amps, armature volts and amps by meters that went in dead.',
+    readings: [
+      stepReading('armature', 'Amps of the armature', 'amps', {}, { of: 'First spin, armature' }),
+      stepReading('armature-volts', 'Volts of the armature', 'volts', {}, { of: 'First spin, armature' }),
+      stepReading('field', 'Amps of the field', 'amps', {}, { of: 'First spin, field' }),
+    ],
+    sees: 'the field’s amps as on its plate, the brushes dark.',
+    turnOver: 'Change the armature’s two leads with each other at the drive; the field’s stay. Never the supply’s.',
+  },
+  driver: {
+    then: 'Then a minute at a third of the speed, a clamp on each lead that went on dead and reads true behind a driver.',
+    readings: leadAmps,
+    sees: 'few amps, alike within 10 %, and no growl.',
+    turnOver: 'Join the leads in the other of the two orders that run well; the sensors’ wires stay as they are.',
+  },
+} satisfies Record<Heart, { then: string; readings: StepReading[]; sees: string; turnOver: string }>
 
 /** First power, and the first spin by what this drive has. */
 export function spinning(plan: Plan, wiring: Wiring, step: Add, firstLines: readonly string[] | undefined): void {
@@ -57,23 +90,25 @@ export function spinning(plan: Plan, wiring: Wiring, step: Add, firstLines: read
       : firstLines.length === 0
         ? ['Nothing to enter: it is known to hold what a first spin wants.']
         : [...firstLines]
-  const trims =
-    manual?.style === 'trim-pot'
-      ? manual.trims
+  const heart = heartOf(plan)
+  const byTrims = manual?.style === 'trim-pot' || (heart !== 'inverter' && (manual?.trims.length ?? 0) > 0)
+  const trims = byTrims
+      ? (manual?.trims ?? [])
           .filter((t) => t.sets === 'current-limit')
           .map((t) => `${t.prints}, current limit: at the plate’s amps`)
       : []
   step({
     id: 'first-settings',
     part: 'first-spin',
-    title: manual?.style === 'trim-pot' ? 'The trims that matter first' : 'What must be right before it turns',
-    do: manual?.style === 'trim-pot' ? trims : codes,
+    title: byTrims ? 'The trims that matter first' : 'What must be right before it turns',
+    do: byTrims ? trims : codes,
     sees: ['Each read back.'],
-    ...(manual?.style === 'trim-pot'
+    ...(byTrims
       ? { caution: 'A barrier over the mains parts and an insulated tool; only who may work live.', licensed: true }
       : {}),
   })
-  const keypad = manual?.style !== 'trim-pot'
+  const keypad = heart === 'inverter' && manual?.style !== 'trim-pot'
+  const spin = spins[heart]
   step({
     id: 'first-spin',
     part: 'first-spin',
@@ -83,15 +118,11 @@ export function spinning(plan: Plan, wiring: Wiring, step: Add, firstLines: read
         ? 'By its keypad, lowest speed, one second, off.'
         : 'By a test switch at its enable and a knob, lowest speed, one second, off.',
       'Look at the shaft: which way?',
-      'Then a minute at a third of the hertz, a clamp on each lead that went on dead.',
+      spin.then,
     ],
-    readings: [
-      stepReading('u', 'Amps, first lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'u' }),
-      stepReading('v', 'Amps, second lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'v' }),
-      stepReading('w', 'Amps, third lead', 'amps', { alike: 0.1 }, { of: 'First spin', lead: 'w' }),
-    ],
+    readings: spin.readings,
     sees: [
-      `It turns ${plan.survey.forward === undefined ? 'the way you want' : 'the way that gives the spindle its forward'}; three amps alike within 10 %.`,
+      `It turns ${plan.survey.forward === undefined ? 'the way you want' : 'the way that gives the spindle its forward'}; ${spin.sees}`,
       `Its display: ${said(shows('running'), 'what its manual says for running')}.`,
     ],
     wrong: {
@@ -99,8 +130,8 @@ export function spinning(plan: Plan, wiring: Wiring, step: Add, firstLines: read
       steps: [
         'Off. Isolator locked.',
         'Wait ten minutes, or as the manual says; measure under 50 V direct.',
-        'Change the first two motor leads with each other at the drive. Never the supply’s.',
-        'Tug both.',
+        spin.turnOver,
+        'Tug them.',
         'Spin again.',
       ],
       swaps: firstLeads(wiring),

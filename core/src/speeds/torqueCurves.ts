@@ -47,7 +47,7 @@ const FIRST_HZ = 0.5
 
 /** Torque against hertz for a plan, worked out when asked for; undefined where its motor has no hertz, or too little is known. */
 export function torqueCurves(plan: Plan, { torque }: Evaluation): TorqueCurves | undefined {
-  if (!torque) return undefined
+  if (torque?.of !== 'induction') return undefined
   const { poles, safeRpm, baseHz, lowestHz, highestHz } = torque
   const { at, slipNm, slipRpm } = torqueCurve(torque)
   const weakeningHz = fieldWeakeningHz(torque)

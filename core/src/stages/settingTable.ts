@@ -1,3 +1,5 @@
+import type { Heart } from './hearts'
+
 /** Parts of a drive's settings, in the order that they are thought of. */
 export const settingGroups = {
   motor: 'The motor’s plate',
@@ -51,8 +53,12 @@ const table = {
   loadType: row('pull', 'Kind of load', 'A fan’s curve takes the volts away at low hertz.'),
   minimumHz: first('speeds', 'Lowest hertz', 'It does not turn slower while RUN is on.'),
   maximumHz: first('speeds', 'Highest hertz', 'The end of the knob and of every ramp.'),
-  accelerationS: first('ramps', 'Acceleration', 'From standstill to the highest hertz, whatever the drive counts by.'),
-  decelerationS: first('ramps', 'Deceleration', 'From the highest hertz to standstill, whatever the drive counts by.'),
+  armatureV: first('motor', 'Armature volts', 'What it gives at full speed on full field.'),
+  fieldA: first('motor', 'Field amps', 'The full field: weaker, it turns faster and pulls less.'),
+  leastSpeedRpm: first('speeds', 'Least speed', 'Rpm of the motor with the knob turned down.'),
+  mostSpeedRpm: first('speeds', 'Most speed', 'Rpm of the motor with the knob turned up.'),
+  accelerationS: first('ramps', 'Acceleration', 'From standstill to the top, whatever the drive counts by.'),
+  decelerationS: first('ramps', 'Deceleration', 'From the top to standstill, whatever the drive counts by.'),
   rampShape: row('ramps', 'Shape of its ramps', 'Rounded ends double the pull in the middle of the same time.'),
   stopMode: first('ramps', 'On STOP', 'What happens when RUN goes.'),
   quickStopS: row('ramps', 'Quick stop in', 'The ramp of a mushroom on a quick-stop input, from the highest hertz.'),
@@ -60,6 +66,7 @@ const table = {
   boostV: row('pull', 'Boost at standstill', 'Volts at no hertz; pull at a creep, and heat.'),
   middleHz: row('pull', 'V/f middle point, hertz', 'A bend in the line of volts over hertz.'),
   middleV: row('pull', 'V/f middle point, volts', 'What it gives at the bend.'),
+  irCompensation: row('pull', 'Holds its speed under load', 'Adds volts for amps; too much and it hunts.'),
   slipCompensation: row('pull', 'Slip compensation', 'Raises the hertz under load so that the rpm hold.'),
   modulation: row('pull', 'Modulation', 'How the volts are chopped; the fuller way gives the whole supply.'),
   carrierHz: row('pull', 'Carrier', 'How often it chops: higher is quieter and costs amps.'),
@@ -71,6 +78,7 @@ const table = {
     'A fan on the shaft cools little at low hertz; a blower always.',
   ),
   currentLimitA: row('protection', 'Current limit', 'What it pushes for seconds; it is not the overload.'),
+  fieldLossA: first('protection', 'Field lost below', 'It takes the armature away: without a field the motor runs off.'),
   thermistorInput: row('protection', 'Thermistor input', 'Trips when the winding’s sensor says hot.'),
   overVoltage: row('protection', 'When a stop pumps the bus', 'Trip, a longer ramp, or a rising speed.'),
   commandSource: first('command', 'RUN comes from', 'What it listens to for run and stop.'),
@@ -140,3 +148,50 @@ export const settingIds = Object.keys(table) as SettingId[]
 export const settingNames = Object.fromEntries(settingIds.map((id) => [id, table[id].name])) as {
   readonly [K in SettingId]: string
 }
+
+const ALL: readonly Heart[] = ['inverter', 'dc', 'driver']
+const ONLY_HERTZ: readonly Heart[] = ['inverter']
+
+/** Settings that others have than a drive that makes hertz; what is not named here only such a drive has. */
+const ofHearts: Readonly<Partial<Record<SettingId, readonly Heart[]>>> = {
+  armatureV: ['dc'],
+  fieldA: ['dc'],
+  fieldLossA: ['dc'],
+  irCompensation: ['dc'],
+  leastSpeedRpm: ['dc', 'driver'],
+  mostSpeedRpm: ['dc', 'driver'],
+  motorPoles: ['inverter', 'driver'],
+  ...Object.fromEntries(
+    (
+      [
+        'accelerationS',
+        'decelerationS',
+        'stopMode',
+        'currentLimitA',
+        'overloadA',
+        'thermistorInput',
+        'commandSource',
+        'referenceSource',
+        'referenceGain',
+        'referenceOffset',
+        'referenceInvert',
+        'knobZero',
+        'directionLock',
+        'reverseChange',
+        'startSpeed',
+        'restart',
+        'tripReset',
+        'relayTask',
+        'busAddress',
+        'busRate',
+        'busFraming',
+        'busLossS',
+        'busLossDoes',
+        'keypadLock',
+      ] as const
+    ).map((id) => [id, ALL]),
+  ),
+}
+
+/** Which hearts have a setting. */
+export const settingHearts = (id: SettingId): readonly Heart[] => ofHearts[id] ?? ONLY_HERTZ

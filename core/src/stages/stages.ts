@@ -66,6 +66,8 @@ export const stages = {
       'motor.lowVoltageA',
       'motor.ratedFrequencyHz',
       'motor.ratedSpeedRpm',
+      'motor.fieldKind',
+      'motor.platePoles',
       'motor.frame',
       'motor.cooling',
       'motor.leads',
@@ -91,7 +93,19 @@ export const stages = {
   drive: {
     name: 'Drive',
     purpose: 'Its plate, and how it stands between this wall and this motor.',
-    essentials: ['drive.input', 'drive.inputVoltageV', 'drive.ratedOutputA', 'drive.ratedInputA', 'drive.control'],
+    essentials: [
+      'drive.kind',
+      'drive.input',
+      'drive.inputVoltageV',
+      'drive.ratedOutputA',
+      'drive.ratedInputA',
+      'drive.control',
+      'dcDrive.rectifier',
+      'dcDrive.fieldControl',
+      'dcDrive.fieldLossTrip',
+      'driver.supply',
+      'driver.limitA',
+    ],
     opens: [],
     firstSteps: [
       {

@@ -1,20 +1,41 @@
 import { emptyManual, type Manual, type ManualTerminal } from '../manual/manual'
 import { groupOf } from '../manual/manual'
 import { terminalFunctions, type TerminalFunction } from '../manual/terminalFunctions'
-import type { Plan } from '../plan'
+import { hasFedField, heartOf, type Plan } from '../plan'
+
+/** Whether a power supply, battery or rectifier stands before the driver. */
+export const isFedDirect = (plan: Plan): boolean =>
+  heartOf(plan) === 'driver' && plan.driver.supply !== undefined && plan.driver.supply !== 'mains'
+
+/** What a motor hangs on, by what turns the machine. */
+function motorEnds(plan: Plan): readonly TerminalFunction[] {
+  switch (heartOf(plan)) {
+    case 'dc':
+      return hasFedField(plan)
+        ? ['armature-1', 'armature-2', 'field-1', 'field-2']
+        : ['armature-1', 'armature-2']
+    case 'driver':
+      return ['motor-u', 'motor-v', 'motor-w', 'hall-supply', 'hall-a', 'hall-b', 'hall-c', 'hall-common']
+    default:
+      return ['motor-u', 'motor-v', 'motor-w']
+  }
+}
 
 /**
  * What a drive usually has, where nobody has its manual: the terminals that its plate lets expect, each called by what it
  * does and marked as assumed. Nothing of it is printed on the drive.
  */
-export function assumedManual({ drive, supply, controls }: Plan): Manual {
+export function assumedManual(plan: Plan): Manual {
+  const { drive, supply, controls } = plan
   const three = drive.input === '3' || (drive.input === 'either' && supply.phases === 3)
   const wanted: TerminalFunction[] = [
-    ...(three ? (['line-1', 'line-2', 'line-3'] as const) : (['line-1', 'neutral'] as const)),
+    ...(isFedDirect(plan)
+      ? (['direct-plus', 'direct-minus'] as const)
+      : three
+        ? (['line-1', 'line-2', 'line-3'] as const)
+        : (['line-1', 'neutral'] as const)),
     'earth',
-    'motor-u',
-    'motor-v',
-    'motor-w',
+    ...motorEnds(plan),
     ...(drive.brakeChopper === true ? (['resistor-1', 'resistor-2'] as const) : []),
     'digital-common',
     'run-forward',

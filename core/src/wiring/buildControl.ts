@@ -1,4 +1,5 @@
-import type { Plan } from '../plan'
+import { heartOf, type Plan } from '../plan'
+import { sensors } from './buildDriverSide'
 import { switched } from './buildLoads'
 import { run } from './buildRun'
 import { speed } from './buildSpeed'
@@ -24,6 +25,7 @@ export function buildControl(draft: Draft, plan: Plan, drive: DriveTerminals, lo
     behindChain: [],
     volts: gives === undefined ? 'the drive’s signal volts' : `${gives} V`,
   }
+  if (heartOf(plan) === 'driver') sensors(control)
   run(control)
   speed(control)
   thermistor(control)

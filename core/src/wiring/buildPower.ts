@@ -1,4 +1,7 @@
-import type { Plan } from '../plan'
+import { heartOf, type Plan } from '../plan'
+import { isFedDirect } from './assumedManual'
+import { dcMotorSide } from './buildDcMotor'
+import { directSupply, driverMotorSide } from './buildDriverSide'
 import { colourFor, type ConductorTask } from './conductors'
 import { motorSide, resistor } from './buildMotor'
 import { BOX_M, device, earthScrew, poles, supplyCard, terminal } from './deviceKinds'
@@ -22,12 +25,18 @@ function feedLines({ supply }: Plan, drive: DriveTerminals): Potential[] {
 export function buildPower(draft: Draft, plan: Plan, drive: DriveTerminals): void {
   const lines = feedLines(plan, drive)
   const left = feed(draft, plan, lines)
-  const inputs = driveInputs(drive, lines)
-  lines.forEach((line, i) => {
-    const [from, to] = [left.get(line), inputs[i]]
-    if (from !== undefined && to !== undefined) joinLine(draft, plan, line, from, to)
-  })
-  motorSide(draft, plan, drive)
+  if (isFedDirect(plan)) directSupply(draft, plan, drive, left, lines)
+  else {
+    const inputs = driveInputs(drive, lines)
+    lines.forEach((line, i) => {
+      const [from, to] = [left.get(line), inputs[i]]
+      if (from !== undefined && to !== undefined) joinLine(draft, plan, line, from, to)
+    })
+  }
+  const heart = heartOf(plan)
+  if (heart === 'dc') dcMotorSide(draft, plan, drive)
+  else if (heart === 'driver') driverMotorSide(draft, plan, drive)
+  else motorSide(draft, plan, drive)
   resistor(draft, plan, drive)
 }
 

@@ -17,6 +17,14 @@ const potentials: Partial<Record<TerminalFunction, Potential>> = {
   'motor-u': 'U',
   'motor-v': 'V',
   'motor-w': 'W',
+  'armature-1': 'arm1',
+  'armature-2': 'arm2',
+  'field-1': 'field1',
+  'field-2': 'field2',
+  'direct-plus': 'direct+',
+  'direct-minus': 'direct-',
+  'hall-supply': 'hall+',
+  'hall-common': '0V',
   earth: 'PE',
   'bus-plus': 'bus+',
   'bus-minus': 'bus-',
@@ -33,7 +41,16 @@ const potentials: Partial<Record<TerminalFunction, Potential>> = {
 }
 
 /** What no drive runs without. */
-const always = new Set<TerminalFunction>(['line-1', 'motor-u', 'motor-v', 'motor-w'])
+const always = new Set<TerminalFunction>([
+  'line-1',
+  'motor-u',
+  'motor-v',
+  'motor-w',
+  'armature-1',
+  'armature-2',
+  'direct-plus',
+  'direct-minus',
+])
 
 const powerGroups = new Set(['mains', 'motor', 'bus', 'earth'])
 

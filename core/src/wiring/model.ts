@@ -26,6 +26,10 @@ export const deviceRoles = {
   pump: 'Coolant pump',
   brake: 'Spring brake',
   'delay-relay': 'Delay relay',
+  'field-relay': 'Field relay',
+  suppressor: 'Suppressor of the field',
+  reverser: 'Reversing switch',
+  rectifier: 'Rectifier and capacitors',
   knob: 'Speed knob',
   switch: 'Switch',
   button: 'Button',
@@ -57,6 +61,13 @@ export type Potential =
   | 'U'
   | 'V'
   | 'W'
+  | 'arm1'
+  | 'arm2'
+  | 'field1'
+  | 'field2'
+  | 'direct+'
+  | 'direct-'
+  | 'hall+'
   | 'bus+'
   | 'bus-'
   | 'brake'
@@ -71,7 +82,9 @@ export type Potential =
 export const isMains = (p: Potential | undefined): boolean => p === 'L1' || p === 'L2' || p === 'L3' || p === 'N'
 export const isLive = (p: Potential | undefined): boolean => p === 'L1' || p === 'L2' || p === 'L3'
 export const isBus = (p: Potential | undefined): boolean => p === 'bus+' || p === 'bus-' || p === 'brake'
-export const isMotor = (p: Potential | undefined): boolean => p === 'U' || p === 'V' || p === 'W'
+const ofMotors: ReadonlySet<Potential> = new Set(['U', 'V', 'W', 'arm1', 'arm2', 'field1', 'field2'])
+/** Whether it comes from the motor's side of a drive, whatever the motor. */
+export const isMotor = (p: Potential | undefined): boolean => p !== undefined && ofMotors.has(p)
 
 export interface Terminal {
   /** Within its device. */

@@ -1,5 +1,5 @@
 import type { TerminalFunction } from '../manual/terminalFunctions'
-import type { Plan } from '../plan'
+import { hasFedField, heartOf, type Plan } from '../plan'
 
 /** What the run switch sends: two directions by name, or one RUN and a direction. */
 export interface RunWay {
@@ -143,8 +143,11 @@ export function wishesOf(plan: Plan): Map<TerminalFunction, string> {
 }
 
 /** Contacts in the chain that must be closed to let it run, besides the mushroom's own. */
-export function enableChain({ wiring, drive, installation }: Plan): string[] {
+export function enableChain(plan: Plan): string[] {
+  const { wiring, drive, installation, dcDrive } = plan
+  const provesField = heartOf(plan) === 'dc' && dcDrive.fieldLossTrip === true && hasFedField(plan)
   return [
+    ...(provesField ? ['field-relay'] : []),
     ...(wiring.guardSwitch === true ? ['guard'] : []),
     ...(wiring.flowSwitch === true || installation.flowInterlock === 'stops-it' ? ['flow'] : []),
     ...(wiring.pressureSwitch === true ? ['pressure'] : []),

@@ -1,12 +1,12 @@
 import { missingSize, trainRatio, trainStages, ratioStages, typedSizes } from '../../drivetrain'
 import {
   fieldAt,
-  type PlanPath,
   type Position,
   type PositionPath,
   type TransmissionStage,
   type TransmissionStagePath,
 } from '../../plan'
+import type { FieldFigureId } from '../figureId'
 import { Refusal } from '../../rules/rule'
 import { isKnown } from '../figure'
 import { choice, named, type Ledger } from '../ledger'
@@ -16,7 +16,7 @@ import type { KnownRatio } from './knownRatio'
 function sizePaths(
   { kind }: TransmissionStage,
   at: TransmissionStagePath,
-): { driver: PlanPath; driven: PlanPath } | undefined {
+): { driver: FieldFigureId; driven: FieldFigureId } | undefined {
   switch (kind) {
     case 'direct':
     case 'gearbox':

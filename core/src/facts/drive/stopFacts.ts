@@ -3,10 +3,12 @@ import { coastFriction, coastTwoSpeeds, frictionShare, spindleTorque } from '../
 import type { MeasuredCoast } from '../../measurements/measured'
 import { coastOf } from '../../measurements/withMeasured'
 import { torqueCapability } from '../../motor'
-import type { PlanPath } from '../../plan'
 import type { PlanningValue } from '../../data/planningValues'
 import type { Knowing } from '../context'
-import { isKnown, type FigureState } from '../figure'
+import { isKnown, numberOf, type FigureState } from '../figure'
+import type { FieldFigureId, FigureId } from '../figureId'
+import { NO_HERTZ } from '../hearts/motorWithoutHertz'
+import { heartOf } from '../../plan'
 import { choice, named, unknownField, type Naming } from '../ledger'
 import type { MotorFacts } from '../motor/motorFacts'
 import type { MotorPhysics } from '../motor/motorPhysics'
@@ -59,7 +61,7 @@ export function stopFacts(context: Before): StopFacts {
   const typical = (naming: Naming, { value, citation }: PlanningValue): FigureState =>
     ledger.typical(naming, value, citation)
   const capacitance = busFarad(context)
-  const threshold = (path: PlanPath, naming: Naming, { value }: PlanningValue): FigureState =>
+  const threshold = (path: FieldFigureId, naming: Naming, { value }: PlanningValue): FigureState =>
     ledger.givenOr(path, () =>
       ledger.derive(
         busThreshold,
@@ -77,6 +79,7 @@ export function stopFacts(context: Before): StopFacts {
     ...shaft,
     torqueNm,
   })
+  if (heartOf(plan) !== 'inverter') return { ...mass, frictionNm, rampS, ...withoutBus(context) }
   const stopS = ledger.derive(
     stopWithoutResistor,
     'seconds',
@@ -143,6 +146,20 @@ export function stopFacts(context: Before): StopFacts {
   }
 }
 
+/** No bus of a drive for hertz takes up its stop: what it pumps, and into what, is asked of its own kind. */
+function withoutBus({ ledger }: Before): Omit<StopFacts, keyof SpinningMass | 'frictionNm' | 'rampS'> {
+  const none = (id: FigureId, label: string): FigureState => ledger.block({ id, label }, [], NO_HERTZ)
+  return {
+    stopS: none('stop.withoutResistorS', 'Shortest stop without a resistor'),
+    resistorOhm: none('stop.resistorOhm', 'Brake resistor for the deceleration'),
+    resistorW: none('stop.resistorW', 'It takes at its peak'),
+    resistorMeanW: none('stop.resistorMeanW', 'It takes on the average'),
+    resistorMostOhm: none('stop.resistorMostOhm', 'Most ohms that take the peak'),
+    energyJ: none('stop.energyJ', 'Energy of one stop'),
+    rippleV: undefined,
+  }
+}
+
 /** So little comes back that no resistor is worth its lead. */
 const THOUSAND = 1000
 const NONE_NEEDED = 'None is needed for this deceleration'
@@ -167,6 +184,14 @@ function stopCycle({ plan, ledger, tables }: Before): FigureState {
 function leastTorque({ plan, ledger, tables, motor, settings, speeds }: Before): FigureState {
   const { main, fluxFraction } = speeds
   if (!main) return unknownField('survey.mainPositionId', 'Position used most')
+  const [plateRpm, mostRpm] = [motor.ratedSpeedRpm, settings.mostSpeedRpm].map((f) => f && numberOf(f))
+  if (plateRpm !== undefined && mostRpm !== undefined && mostRpm > plateRpm)
+    return ledger.derive(
+      frictionShare,
+      'torqueNm',
+      named('stop.leastTorque', 'Least torque of the run-up, at the spindle', 'torque'),
+      { torqueNm: main.torqueNm, share: choice(plateRpm / mostRpm, 'Plate’s speed over the most') },
+    )
   const [top, base] = [settings.maximumHz, settings.baseFrequencyHz].map((f) => (isKnown(f) ? f.value : undefined))
   if (top === undefined || base === undefined || top <= base) return main.torqueNm
   const { value, citation } = tables.planning.breakdownRatio

@@ -1,8 +1,9 @@
 import { motorEfficiency, typicalMotorEfficiency } from '../../data/motorEfficiency'
 import * as rules from '../../motor'
-import { hasField, type Connection, type Plan } from '../../plan'
+import { hasField, heartOf, type Connection, type Plan } from '../../plan'
 import type { Context } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
+import { motorWithoutHertz } from '../hearts/motorWithoutHertz'
 import { named } from '../ledger'
 
 export interface MotorFacts {
@@ -48,6 +49,7 @@ export const loadedSlip = ({ drive }: Plan, motor: Pick<MotorFacts, 'slip'>): nu
 /** What the nameplate says, and what follows from it. */
 export function motorFacts(context: Context): MotorFacts {
   const { plan, ledger } = context
+  if (heartOf(plan) !== 'inverter') return motorWithoutHertz(context)
   const connection = connectionOf(plan)
   const powerW = ledger.given('motor.powerW', 'Motor power')
   const frequencyHz = ledger.given('motor.ratedFrequencyHz', 'Plate hertz')

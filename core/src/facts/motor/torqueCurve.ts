@@ -12,8 +12,10 @@ import { Refusal } from '../../rules/rule'
 import type { Knowing } from '../context'
 import { numberOf } from '../figure'
 import type { DriveFacts } from '../drive/driveFacts'
+import { dcCurve, magnetCurve } from '../hearts/rpmTorque'
 import type { MotorFacts } from './motorFacts'
 import type { MotorPhysics } from './motorPhysics'
+import type { TorqueInputs } from './torqueInputs'
 import type { SettingsFacts } from '../settings/settingsFacts'
 import type { SpeedFacts } from '../spindle/speedFacts'
 
@@ -52,6 +54,7 @@ export interface TorqueCurve {
 
 /** What an induction motor on a drive makes its curve from: plain numbers, so that an evaluation can carry them. */
 export interface InductionTorque {
+  of: 'induction'
   ratedTorqueNm: number
   plateHz: number
   baseHz: number
@@ -118,6 +121,7 @@ export function inductionTorque({
   const overload = driveOverload(plan, tables)
   const setVoltageV = numberOf(speeds.setVoltageV)
   return {
+    of: 'induction',
     ratedTorqueNm,
     plateHz,
     baseHz,
@@ -139,8 +143,20 @@ export function inductionTorque({
   }
 }
 
+/** Torque over speed of whatever turns the machine. */
+export function torqueCurve(inputs: TorqueInputs): TorqueCurve {
+  switch (inputs.of) {
+    case 'dc':
+      return dcCurve(inputs)
+    case 'driver':
+      return magnetCurve(inputs)
+    default:
+      return inductionCurve(inputs)
+  }
+}
+
 /** Torque over speed of an induction motor on a drive. */
-export function torqueCurve(inputs: InductionTorque): TorqueCurve {
+function inductionCurve(inputs: InductionTorque): TorqueCurve {
   const { ratedTorqueNm, plateHz, baseHz, poles, breakdownRatio, inverterDutyRatio, flux, isVf } = inputs
   const { circuit, setVoltageV = 0 } = inputs
   const capability = (frequencyHz: number, cooling: 'shaft-fan' | 'blower') => {

@@ -1,4 +1,4 @@
-import type { Plan, SettingId } from '../../plan'
+import { heartOf, type Plan, type SettingId } from '../../plan'
 import type { SettingValue } from './settingLine'
 
 type When = (value: SettingValue, plan: Plan) => boolean
@@ -19,6 +19,11 @@ const hurting: Readonly<Partial<Record<SettingId, When>>> = {
   ratedVoltageV: always,
   ratedCurrentA: always,
   baseFrequencyHz: always,
+  armatureV: always,
+  fieldA: always,
+  fieldLossA: always,
+  leastSpeedRpm: always,
+  mostSpeedRpm: always,
   minimumHz: always,
   maximumHz: always,
   accelerationS: always,
@@ -36,6 +41,7 @@ const hurting: Readonly<Partial<Record<SettingId, When>>> = {
   jogMemory: secondHand,
   ratedSpeedRpm: (_, plan) => plan.drive.control === 'vector',
   controlMode: whenIt('vector'),
+  currentLimitA: (_, plan) => heartOf(plan) !== 'inverter',
   thermistorInput: whenIt('trips'),
   chopper: whenIt('on'),
   overVoltage: whenIt('trips'),

@@ -1,5 +1,5 @@
 import type { PlanningValue } from '../../data/planningValues'
-import { lowestFrequency, speedAtBase } from '../../motor'
+import { frequencyAtSpeed, hertzAtRpm, lowestFrequency, speedAtBase } from '../../motor'
 import type { Plan, SettingId } from '../../plan'
 import { message, sameNominal, volts } from '../../quantities'
 import type { TrainFacts } from '../belts/trainFacts'
@@ -110,6 +110,17 @@ function lowestHertz({ plan, tables, ledger, motor }: SettingInputs): Derived {
   const { frequencyHz } = motor
   if (!isKnown(frequencyHz)) return { basis: 'typical', reason: ['Needs the plate’s hertz.'], from: [frequencyHz] }
   const { cooling, inverterDutyRatio, kind } = plan.motor
+  const { leastRpm } = plan.highFrequency
+  if (kind === 'high-frequency' && leastRpm !== undefined && isKnown(motor.poles)) {
+    const inputs = { speedRpm: ledger.given('highFrequency.leastRpm'), poles: motor.poles }
+    return {
+      value: hertzAtRpm(leastRpm, motor.poles.value),
+      basis: 'given',
+      reason: ['The slowest that its bearings and cooling may turn, by its maker.'],
+      from: [motor.poles],
+      book: (naming) => ledger.derive(frequencyAtSpeed, 'frequencyHz', naming, inputs),
+    }
+  }
   const highFrequency = kind === 'high-frequency'
   const { lowestHertzHighFrequency, lowestHertzBlower, lowestHertzShaftFan } = tables.planning
   const share = highFrequency

@@ -1,5 +1,5 @@
-import type { PlanPath } from '../../plan'
 import { isKnown, type FigureState } from '../figure'
+import type { FieldFigureId } from '../figureId'
 import { unknownField } from '../ledger'
 import type { Derived } from './settingLine'
 
@@ -29,7 +29,7 @@ export const copied = (reading: FigureState, reason: string): Derived =>
 export const leave = (reason: string): Derived => ({ basis: 'computed', reason: [reason], from: [], leave: true })
 
 /** It cannot be told before a field is known. */
-export const awaits = (path: PlanPath, label: string): Derived => ({
+export const awaits = (path: FieldFigureId, label: string): Derived => ({
   basis: 'computed',
   reason: [`Needs: ${label.toLowerCase()}.`],
   from: [unknownField(path, label)],

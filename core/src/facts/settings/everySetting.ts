@@ -1,5 +1,7 @@
-import { settingIds, type SettingId } from '../../plan'
+import { heartOf, settingIds, type SettingId } from '../../plan'
+import { settingHearts } from '../../stages/settingTable'
 import { numberOf } from '../figure'
+import type { RpmSetting } from '../hearts/rpmSettings'
 import type { FurtherInputs } from './furtherInputs'
 import { againSettings } from './againSettings'
 import { brakingSettings } from './brakingSettings'
@@ -12,7 +14,7 @@ import { serialSettings } from './serialSettings'
 import { settingLine } from './settingsFacts'
 import type { Derived, SettingLine } from './settingLine'
 
-type FurtherSetting = Exclude<SettingId, ActingSetting>
+type FurtherSetting = Exclude<SettingId, ActingSetting | RpmSetting>
 
 /** The settings on which no figure rests: each follows from the plan and its figures. */
 const further: Readonly<Record<FurtherSetting, (facts: FurtherInputs) => Derived>> = {
@@ -26,12 +28,15 @@ const further: Readonly<Record<FurtherSetting, (facts: FurtherInputs) => Derived
 }
 
 /**
- * Every setting, in the order of the table: those on which figures rest as they were derived before, the others from all
+ * Every setting that what turns the machine has, in the order of the table: those on which figures rest as they were derived before, the others from all
  * that is known.
  */
 export function everySetting(facts: FurtherInputs): SettingLine[] {
   const { plan, settings } = facts
   const hertz = { baseHz: numberOf(settings.baseFrequencyHz), maximumHz: numberOf(settings.maximumHz) }
   const acting = new Map<SettingId, SettingLine>(settings.lines.map((line) => [line.id, line]))
-  return settingIds.map((id) => acting.get(id) ?? settingLine(id, plan, further[id as FurtherSetting](facts), hertz))
+  const heart = heartOf(plan)
+  return settingIds
+    .filter((id) => settingHearts(id).includes(heart))
+    .map((id) => acting.get(id) ?? settingLine(id, plan, further[id as FurtherSetting](facts), hertz))
 }

@@ -1,4 +1,5 @@
 import { amps, message, percent } from '../../quantities'
+import { heartOf } from '../../plan'
 import { driveOverload } from '../drive/driveOverload'
 import { wantsGentleRamps } from '../drive/heavyRotor'
 import { isKnown, numberOf } from '../figure'
@@ -27,6 +28,15 @@ export const protectionSettings = {
       return { basis: 'computed', reason: ['Needs: the plate’s amps.'], from: [motor.plateCurrentA] }
     const gentle =
       wantsGentleRamps(plan) || plan.motor.kind === 'high-frequency' || plan.survey.machineKind === 'router'
+    if (heartOf(plan) === 'driver') {
+      const most = Math.min(limitShares.pull * plateA, plan.motor.peakA ?? Infinity, outputA ?? Infinity)
+      return {
+        value: Math.floor(most * 10) / 10,
+        basis: 'typical',
+        reason: message`${percent(limitShares.pull)} of the plate’s ${amps(plateA)} at most, and no more than motor and driver bear for moments.`,
+        from: [motor.plateCurrentA],
+      }
+    }
     const share = gentle ? limitShares.gentle : limitShares.pull
     const driveA = outputA === undefined ? undefined : outputA * driveOverload(plan, tables)
     const limit = Math.min(share * plateA, driveA ?? Infinity)

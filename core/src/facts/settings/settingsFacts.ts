@@ -1,7 +1,10 @@
 import { rampSeconds } from '../../drive'
-import { fieldAt, type Plan, type SettingId } from '../../plan'
+import { fieldAt, heartOf, type Plan, type SettingId } from '../../plan'
 import { messageText } from '../../quantities'
-import { settingNames } from '../../stages/settingTable'
+import { settingHearts, settingIds, settingNames } from '../../stages/settingTable'
+import { NO_HERTZ } from '../hearts/motorWithoutHertz'
+import { rpmDerivations, type RpmInputs, type RpmSetting } from '../hearts/rpmSettings'
+import { copied } from './derived'
 import { actingSettings, derivations, type ActingSetting, type SettingInputs } from './deriveSettings'
 import { asPlanCounts, isCounted, isRamp, rampMeaningOf, type RampHertz } from './rampOfDrive'
 import type { Derived, SettingLine, SettingValue } from './settingLine'
@@ -20,11 +23,17 @@ export interface SettingsFacts {
   decelerationS: FigureState
   /** What its volts and base make of the motor's field. */
   flux: FluxFacts
+  /** Of a motor without hertz the rpm between which it is run. */
+  leastSpeedRpm?: FigureState
+  mostSpeedRpm?: FigureState
 }
 
+type Before = Omit<SettingInputs, 'baseFrequencyHz' | 'flux'> & Pick<RpmInputs, 'dc' | 'driver'>
+
 /** The settings on which figures rest, and the numbers among them. */
-export function settingsFacts(before: Omit<SettingInputs, 'baseFrequencyHz' | 'flux'>): SettingsFacts {
+export function settingsFacts(before: Before): SettingsFacts {
   const { plan, ledger } = before
+  if (heartOf(plan) !== 'inverter') return settingsWithoutHertz(before)
   const acting = (id: FigureSetting, derived: Derived, hertz?: ActingHertz): FigureState =>
     actingFigure(plan, ledger, settingLine(id, plan, derived, numbersOf(hertz)), derived, hertz)
   // The base comes first: what the highest hertz may be rests on the field that it leaves.
@@ -54,8 +63,48 @@ export function settingsFacts(before: Omit<SettingInputs, 'baseFrequencyHz' | 'f
   }
 }
 
+const isRpmSetting = (id: SettingId): id is RpmSetting => Object.hasOwn(rpmDerivations, id)
+const isActing = (id: SettingId): id is ActingSetting => (actingSettings as readonly SettingId[]).includes(id)
+
+/** The same for a motor that is run by its rpm: what leans on hertz is not known, and asked of nobody. */
+function settingsWithoutHertz(before: Before): SettingsFacts {
+  const { plan, ledger, dc } = before
+  const heart = heartOf(plan)
+  const none = (id: FigureSetting): FigureState => ledger.block(actingName(id), [], NO_HERTZ)
+  const hertz = { baseFrequencyHz: none('baseFrequencyHz'), maximumHz: none('maximumHz') }
+  const flux: FluxFacts = {
+    setVoltageV: ledger.block({ id: 'drive.setVoltageV', label: 'Volts at base hertz' }, [], NO_HERTZ),
+    fluxFraction: ledger.block({ id: 'motor.fluxFraction', label: 'Flux against the plate' }, [], NO_HERTZ),
+  }
+  const inputs: SettingInputs = { ...before, baseFrequencyHz: hertz.baseFrequencyHz, flux }
+  const made = settingIds.flatMap((id): [SettingId, Derived][] => {
+    if (!settingHearts(id).includes(heart)) return []
+    if (isRpmSetting(id)) return [[id, rpmDerivations[id](before)]]
+    if (id === 'overloadA' && dc)
+      return [[id, copied(dc.continuousA, 'The plate’s armature amps over the form factor: ripple heats and turns nothing.')]]
+    return isActing(id) && id !== 'baseFrequencyHz' ? [[id, derivations[id](inputs)]] : []
+  })
+  const figure = (id: FigureSetting): FigureState => {
+    const found = made.find(([other]) => other === id)
+    return found
+      ? actingFigure(plan, ledger, settingLine(id, plan, found[1], numbersOf(hertz)), found[1], hertz)
+      : none(id)
+  }
+  return {
+    lines: made.map(([id, one]) => settingLine(id, plan, one, numbersOf(hertz))),
+    minimumHz: none('minimumHz'),
+    ...hertz,
+    overloadA: figure('overloadA'),
+    decelerationS: figure('decelerationS'),
+    flux,
+    leastSpeedRpm: figure('leastSpeedRpm'),
+    mostSpeedRpm: figure('mostSpeedRpm'),
+  }
+}
+
 /** Settings that figures rest on. */
-type FigureSetting = 'minimumHz' | 'maximumHz' | 'baseFrequencyHz' | 'overloadA' | 'decelerationS'
+type FigureSetting =
+  'minimumHz' | 'maximumHz' | 'baseFrequencyHz' | 'overloadA' | 'decelerationS' | 'leastSpeedRpm' | 'mostSpeedRpm'
 
 interface ActingHertz {
   baseFrequencyHz: FigureState

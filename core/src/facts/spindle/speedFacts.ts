@@ -9,13 +9,15 @@ import {
   type TransmissionKind,
 } from '../../drivetrain'
 import { fanCooling, frequencyFraction, synchronousSpeed, torqueCapability } from '../../motor'
-import { mainPosition, type Job, type JobPath, type TransmissionStage } from '../../plan'
+import { heartOf, mainPosition, type Job, type JobPath, type TransmissionStage } from '../../plan'
 import { ofPosition, stageSizes, type TrainFacts } from '../belts/trainFacts'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, unknownField, type Ledger, type Raw } from '../ledger'
 import { jobCut, jobSurfaceSpeed, speedWindow } from './jobCut'
 import type { DriveFacts } from '../drive/driveFacts'
+import type { DcFacts } from '../hearts/dcFacts'
+import { NO_HERTZ } from '../hearts/motorWithoutHertz'
 import type { MotorFacts } from '../motor/motorFacts'
 import type { SettingsFacts } from '../settings/settingsFacts'
 
@@ -60,11 +62,12 @@ export interface SpeedFacts {
   jobs: JobFacts[]
 }
 
-type Before = Knowing<{ motor: MotorFacts; drive: DriveFacts; settings: SettingsFacts }>
+type Before = Knowing<{ motor: MotorFacts; drive: DriveFacts; settings: SettingsFacts; dc?: DcFacts | undefined }>
 
 /** What the drive does to the motor, and what the spindle does on each belt position for each job. */
 export function speedFacts(context: Before & { trains: readonly TrainFacts[] }): SpeedFacts {
   const { plan, ledger, motor, settings, trains } = context
+  if (heartOf(plan) !== 'inverter') return speedsByRpm(context)
   const knobTopHz = knobTop(context)
   const topMotorRpm = ledger.derive(
     synchronousSpeed,
@@ -83,6 +86,50 @@ export function speedFacts(context: Before & { trains: readonly TrainFacts[] }):
     topMotorRpm,
     lowTorqueFraction: lowTorque(context),
     knobTopHz,
+    positions,
+    main,
+    jobs: plan.survey.jobs.map((job, i) => jobFacts(ledger, job, i, positions, main)),
+  }
+}
+
+/** The same of a motor that is run by its rpm: from the least that is set to the most. */
+function speedsByRpm(context: Before & { trains: readonly TrainFacts[] }): SpeedFacts {
+  const { plan, ledger, motor, settings, dc, trains } = context
+  const none = (id: 'motor.lowTorqueFraction' | 'controls.topHz', label: string): FigureState =>
+    ledger.block({ id, label }, [], NO_HERTZ)
+  const unset = unknownField('motor.ratedSpeedRpm', 'Speed')
+  const [least, most] = [settings.leastSpeedRpm ?? unset, settings.mostSpeedRpm ?? unset]
+  const usableNm = dc ? dc.continuousNm : motor.torqueNm
+  const positions = trains.map((train): PositionFacts => {
+    const { name, position, speedRatio } = train
+    const speed = (key: 'bottomRpm' | 'baseRpm' | 'topRpm' | 'unloadedTopRpm', label: string, speedRpm: FigureState) =>
+      ledger.derive(shaftSpeed, 'speedRpm', named(ofPosition(position, key), `${name}: ${label}`, 'speed'), {
+        speedRpm,
+        speedRatio,
+      })
+    return {
+      ...train,
+      bottomRpm: speed('bottomRpm', 'slowest', least),
+      baseRpm: speed('baseRpm', 'at the plate’s speed', motor.ratedSpeedRpm),
+      topRpm: speed('topRpm', 'fastest', most),
+      unloadedTopRpm: speed('unloadedTopRpm', 'fastest, no load', most),
+      torqueNm: ledger.derive(
+        spindleTorque,
+        'torqueNm',
+        named(ofPosition(position, 'torque'), `${name}: spindle torque up to the plate’s speed`, 'torque'),
+        { torqueNm: usableNm, speedRatio, efficiency: train.efficiency },
+      ),
+      belts: beltSpeeds(ledger, train, most),
+    }
+  })
+  const main = positions.find((p) => p.position.id === mainPosition(plan)?.id)
+  return {
+    fluxFraction: settings.flux.fluxFraction,
+    usableNm,
+    setVoltageV: settings.flux.setVoltageV,
+    topMotorRpm: most,
+    lowTorqueFraction: none('motor.lowTorqueFraction', 'Continuous torque at the lowest hertz'),
+    knobTopHz: none('controls.topHz', 'Hertz at the top of the knob'),
     positions,
     main,
     jobs: plan.survey.jobs.map((job, i) => jobFacts(ledger, job, i, positions, main)),

@@ -17,11 +17,13 @@ import {
   type Circuit,
 } from './wired'
 
+const MOTOR_ENDS = ['motor-u', 'motor-v', 'motor-w', 'armature-1', 'armature-2', 'field-1', 'field-2'] as const
+
 /** Ends that hang on the motor's side of the drive, through whatever lies between. */
 function onOutput(circuit: Circuit) {
   const { nets } = circuit
   const reached = new Set<string>()
-  for (const end of driveEnds(circuit, 'motor-u', 'motor-v', 'motor-w'))
+  for (const end of driveEnds(circuit, ...MOTOR_ENDS))
     for (const net of nets.reach(end, conducts, (d) => d.role === 'drive' || d.role === 'motor')) reached.add(net)
   return [...reached].flatMap((net) => [...nets.ends(net)])
 }
@@ -44,7 +46,7 @@ export const powerChecks = [
     { id: 'wiring.supply-on-motor', asks: 'Supply kept off the motor terminals', by: 'first-power', danger: true },
     (circuit): Answer => {
       const live = mainsNets(circuit)
-      const ends = driveEnds(circuit, 'motor-u', 'motor-v', 'motor-w').filter((end) => live.has(netOf(circuit, end)))
+      const ends = driveEnds(circuit, ...MOTOR_ENDS).filter((end) => live.has(netOf(circuit, end)))
       return ends.length === 0
         ? good(message`No conductor of the wall reaches them.`)
         : {

@@ -1,0 +1,186 @@
+import { hasFedField, type Plan } from '../plan'
+import { BOX_M, device, earthScrew, poles, terminal, twoEnds } from './deviceKinds'
+import type { Draft } from './draft'
+import type { DriveTerminals } from './driveTerminals'
+import { endOf, type Device, type End, type Inside } from './model'
+
+const power = { group: 'motor', sheet: 'power', class: 'power' } as const
+
+/** Armature and field of a DC motor: what stands between, what watches the field, and what takes its energy. */
+export function dcMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals): void {
+  const { installation, dcDrive, controls } = plan
+  const field = hasFedField(plan)
+  const lead = { areaMm2: installation.motorCableMm2, lengthM: installation.motorCableM }
+  draft.add(motorBox(plan, field), { text: 'motor cable' })
+  // A drive that turns its own armature over does it once: a switch beside it would turn it back.
+  const ownWay = drive.find('direction') ?? drive.find('run-reverse')
+  const reverses = controls.reverseWanted === true && dcDrive.reversedBy === 'armature' && ownWay === undefined
+  let armature: (End | undefined)[] = [drive.find('armature-1'), drive.find('armature-2')]
+  if (reverses) {
+    draft.add(reverser())
+    armature = through(draft, 'reverser', armature, lead)
+  }
+  ;(['A1', 'A2'] as const).forEach((prints, i) => {
+    const from = armature[i]
+    if (from === undefined) return
+    draft.join({
+      ...power,
+      key: `armature-${i + 1}`,
+      purpose: `armature lead ${i + 1}`,
+      ends: [from, endOf('motor', prints)],
+      colour: i === 0 ? 'BN' : 'BK',
+      ...lead,
+      dead: 'the armature’s ohms between both, brush to brush; to earth 1 megohm or more, the drive taken off',
+      live: 'armature volts by the drive’s display, or by clips that went on dead',
+    })
+  })
+  if (field) fieldLeads(draft, plan, drive)
+  const screw = drive.device.terminals.filter(({ does }) => does === 'earth').at(-1)
+  draft.join({
+    key: 'motor-earth',
+    purpose: 'earth of the motor',
+    group: 'earth',
+    sheet: 'power',
+    class: 'power',
+    kind: 'earth',
+    ends: [screw ? endOf('drive', screw.id) : endOf('bar', 'pe'), endOf('motor', 'pe')],
+    ...lead,
+    dead: 'under 0.1 ohm and the wire’s own, motor’s frame to the drive’s earth',
+    live: 'nothing is measured here live',
+  })
+}
+
+function motorBox({ motor }: Plan, field: boolean): Device {
+  const ends = (names: readonly string[]) => names.map((name) => terminal(name, name, 'power', 'in', { needed: true }))
+  const insides: Inside[] = [
+    { kind: 'winding', between: ['A1', 'A2'], name: 'armature' },
+    ...(field ? [{ kind: 'winding' as const, between: ['F1', 'F2'], name: 'field' }] : []),
+  ]
+  return device(
+    {
+      id: 'motor',
+      role: 'motor',
+      place: 'machine',
+      name: 'DC motor',
+      short: 'DC motor',
+      line2: motor.fieldKind === 'compound' ? 'compound: series winding with the armature' : 'armature and field',
+    },
+    [...ends(field ? ['A1', 'A2', 'F1', 'F2'] : ['A1', 'A2']), earthScrew()],
+    insides,
+  )
+}
+
+/** Two poles of the armature, turned over by hand and only at standstill. */
+const reverser = (): Device =>
+  poles(
+    {
+      id: 'reverser',
+      role: 'reverser',
+      place: 'box',
+      name: 'Reversing switch',
+      short: 'Reverser',
+      line2: 'armature alone; only at standstill',
+    },
+    ['A1', 'A2'],
+    'closes',
+  )
+
+function through(
+  draft: Draft,
+  id: string,
+  from: readonly (End | undefined)[],
+  lead: { areaMm2?: number | undefined },
+): (End | undefined)[] {
+  return from.map((end, i) => {
+    const name = i === 0 ? 'A1' : 'A2'
+    if (end === undefined) return undefined
+    draft.join({
+      ...power,
+      key: `armature-${i + 1}-${id}`,
+      purpose: `armature lead ${i + 1}`,
+      ends: [end, endOf(id, `${name}-in`)],
+      colour: i === 0 ? 'BN' : 'BK',
+      areaMm2: lead.areaMm2,
+      lengthM: BOX_M,
+      dead: 'under 1 ohm end to end',
+      live: 'nothing is measured here live',
+    })
+    return endOf(id, `${name}-out`)
+  })
+}
+
+/** The field's two leads, through the relay that proves it, with what takes its energy across it at the motor's side of every contact. */
+function fieldLeads(draft: Draft, plan: Plan, drive: DriveTerminals): void {
+  const { installation, dcDrive } = plan
+  const lead = { areaMm2: 1.5, lengthM: installation.motorCableM }
+  const outs: (End | undefined)[] = [drive.find('field-1'), drive.find('field-2')]
+  const wire = {
+    ...power,
+    colour: 'OG',
+    dead: 'the field’s ohms between both: its volts over its amps',
+    live: 'field amps by a clamp put on dead, or the drive’s display',
+  } as const
+  const [first] = outs
+  if (dcDrive.fieldLossTrip === true && first !== undefined) {
+    draft.add(fieldRelay())
+    draft.join({
+      ...wire,
+      key: 'field-1-relay',
+      purpose: 'field lead 1, to the relay that proves it',
+      ends: [first, endOf('field-relay', 'in')],
+      areaMm2: lead.areaMm2,
+      lengthM: BOX_M,
+    })
+    outs[0] = endOf('field-relay', 'out')
+  }
+  outs.forEach((from, i) => {
+    if (from === undefined) return
+    draft.join({
+      ...wire,
+      key: `field-${i + 1}`,
+      purpose: `field lead ${i + 1}`,
+      ends: [from, endOf('motor', `F${i + 1}`)],
+      ...lead,
+    })
+  })
+  const { suppression, suppressorOhm } = dcDrive
+  if (suppression === undefined || suppression === 'none') return
+  const words =
+    suppression === 'resistor'
+      ? `resistor, ${suppressorOhm === undefined ? 'ohms not known' : `${suppressorOhm} ohm`}`
+      : suppression
+  draft.add(
+    twoEnds(
+      { id: 'suppressor', role: 'suppressor', place: 'box', name: 'Across the field', short: 'Suppressor', line2: words },
+      'resistance',
+      'power',
+      ['1', '2'],
+    ),
+  )
+  ;(['F1', 'F2'] as const).forEach((name, i) =>
+    draft.join({
+      ...wire,
+      key: `suppressor-${i + 1}`,
+      purpose: 'across the field, on its side of every contact',
+      ends: [endOf('motor', name), endOf('suppressor', i === 0 ? 'a' : 'b')],
+      areaMm2: lead.areaMm2,
+      lengthM: installation.motorCableM,
+    }),
+  )
+}
+
+/** A current relay whose coil carries the field's amps: its contact opens when they fall. */
+const fieldRelay = (): Device =>
+  device(
+    { id: 'field-relay', role: 'field-relay', place: 'box', name: 'Field relay', short: 'Field relay', line2: 'opens when the field is lost' },
+    [
+      terminal('in', 'I1', 'power', 'in', { needed: true }),
+      terminal('out', 'I2', 'power', 'out', { needed: true }),
+      terminal('a', '13', 'control', 'any', { needed: true }),
+      terminal('b', '14', 'control', 'any', { needed: true }),
+    ],
+    [
+      { kind: 'through', between: ['in', 'out'], name: 'coil' },
+      { kind: 'closes', between: ['a', 'b'], name: 'field' },
+    ],
+  )
