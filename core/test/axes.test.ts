@@ -65,9 +65,11 @@ describe('judgements of an axis', () => {
   const answersOf = (axes: Axis[] | undefined) =>
     evaluate(applyPatch(soundPlan(), [set('axes', axes)])).judged.filter(({ id }) => id.startsWith('axis.'))
   test('do not apply where there is none, and are all good on a sound one', () => {
-    expect(answersOf(undefined).map((l) => l.answer)).toEqual(Array(6).fill('does-not-apply'))
+    expect(answersOf(undefined).map((l) => l.answer)).toEqual(Array(11).fill('does-not-apply'))
     expect(answersOf([soundAxis]).map((l) => [l.id, l.answer])).toEqual(
-      ['feed', 'signal', 'falls', 'limits', 'alarm', 'moved'].map((id) => [`axis.${id}/x`, 'good']),
+      ['feed', 'signal', 'falls', 'limits', 'alarm', 'supply', 'enable', 'shield', 'backlash', 'homing', 'moved'].map(
+        (id) => [`axis.${id}/x`, 'good'],
+      ),
     )
   })
   test('of an axis of which nothing is known each waits for its own fields', () => {

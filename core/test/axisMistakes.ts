@@ -24,12 +24,21 @@ export const soundAxis: Axis = {
   alarmStops: true,
   limitSwitches: true,
   falls: false,
+  switches: '0110 1001',
+  holdsWhen: 'enabled',
+  heldFirm: true,
+  supplyV: 48,
+  mostSupplyV: 60,
+  shield: 'both',
+  backlash: 0.02,
+  mostBacklash: 0.05,
+  homed: 'switch',
   triedPulses: 800,
   triedUnits: 10,
   movedUnits: 10,
 }
 
-const withAxis = (changes: Partial<Axis>): Patch => [set('axes', [{ ...soundAxis, ...changes }])]
+export const withAxis = (changes: Partial<Axis>): Patch => [set('axes', [{ ...soundAxis, ...changes }])]
 
 /** What may be wrong with an axis, each on the sound plan with a sound axis. */
 export const axisMistakes: readonly Mistake[] = [

@@ -54,7 +54,7 @@ describe('a manual’s file', () => {
       expect((document as { manual: { terminals: unknown[] } }).manual.terminals).toHaveLength(manual.terminals.length)
     }
     const styles = [...documents.keys()].map((name) => manualOf(name))
-    expect(new Set(styles.map(({ style }) => style))).toEqual(new Set(['digital', 'trim-pot']))
+    expect(new Set(styles.map(({ style }) => style))).toEqual(new Set(['digital', 'trim-pot', 'dc', 'brushless']))
     expect(styles.some(({ isolated }) => isolated === false)).toBe(true)
   })
   test('that is none is refused with what it should be', () => {

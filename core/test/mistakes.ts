@@ -12,6 +12,7 @@ import {
 import type { Manual, TerminalFunction } from '../src/manual'
 import { demoPlan } from './demoPlans'
 import { axisMistakes } from './axisMistakes'
+import { heartMistakes } from './heartMistakes'
 import { runInMistakes } from './runInMistakes'
 import { settingMistakes } from './settingMistakes'
 import { shippedManual } from './shippedManuals'
@@ -2594,4 +2595,5 @@ export const mistakes: Mistake[] = [
   ...settingMistakes(soundManual),
   ...runInMistakes,
   ...axisMistakes,
+  ...heartMistakes,
 ]

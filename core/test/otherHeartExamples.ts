@@ -132,6 +132,9 @@ export const otherHeartExamples: [
     3,
   ],
   ['motor.volts-on-curve', { points, frequencyHz: 500 }, { voltageV: 220, above: true }, 6],
+  ['motor.most-speed', { reachesRpm: 2649.4, safeRpm: 3600, spindleRpm: 7500 }, { speedRpm: 2649, limit: 'reach' }, 6],
+  ['motor.most-speed', { reachesRpm: 5000, safeRpm: 3600 }, { speedRpm: 3600, limit: 'plate' }, 6],
+  ['brushless.stall-heat', { limitA: 15, ratedA: 10.5 }, { times: 2.040816 }, 5],
   ['motor.water-rise', { lossW: 440, litresPerMin: 3 }, { riseK: 2.1022 }, 3],
   [
     'motor.carrier-ratio',

@@ -31,7 +31,7 @@ const faultsOf = (document: unknown): string[] => {
 describe('reading', () => {
   test('an empty plan and every demo plan validate', () => {
     expect(readPlan(emptyPlan('x')).ok).toBe(true)
-    expect(demoPlans.size).toBe(8)
+    expect(demoPlans.size).toBe(10)
   })
   test('any valid plan survives a journey through a file', () => {
     fc.assert(
@@ -101,9 +101,9 @@ describe('reading', () => {
     ])
   })
   test('the JSON Schema refuses unknown keys and carries labels', () => {
-    const schema = jsonSchemas()['conversion-5.json']
+    const schema = jsonSchemas()['conversion-6.json']
     expect(schema).toMatchObject({
-      $id: 'urn:zesty-lathe:schema:conversion-5.json',
+      $id: 'urn:zesty-lathe:schema:conversion-6.json',
       additionalProperties: false,
       properties: { plan: { properties: { drive: { properties: { powerW: { title: 'Power' } } } } } },
     })

@@ -87,7 +87,8 @@ const isNowhere = (making: Making, line: CardLine): boolean =>
   line.from === undefined &&
   line.record === undefined &&
   (trimFor(making, line) !== undefined ||
-    switchFor(making, line) !== undefined || (making.manual.codes.length > 0 && !matters(making, line)))
+    switchFor(making, line) !== undefined ||
+    (making.manual.codes.length > 0 && !matters(making, line)))
 
 /** The trim potentiometer that makes a setting. */
 const trimFor = ({ plan, manual }: Making, { settings: [id] }: CardLine): Manual['trims'][number] | undefined =>

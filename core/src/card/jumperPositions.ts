@@ -79,7 +79,11 @@ function wantedOf(plan: Plan, jumper: Jumper): JumperPosition {
       const amps = motor.connection === 'star' || motor.connection === 'high' ? motor.highVoltageA : motor.lowVoltageA
       const byAmps = amps === undefined ? undefined : atLeast(jumper, 'A', amps)
       if (byAmps !== undefined)
-        return { jumper, position: byAmps, why: `The motor’s plate has ${amps} A${heartOf(plan) === 'inverter' ? ' for these links' : ''}.` }
+        return {
+          jumper,
+          position: byAmps,
+          why: `The motor’s plate has ${amps} A${heartOf(plan) === 'inverter' ? ' for these links' : ''}.`,
+        }
       const watts = motor.powerW
       const byPower =
         watts === undefined ? undefined : (atLeast(jumper, 'kW', watts / 1000) ?? atLeast(jumper, 'W', watts))

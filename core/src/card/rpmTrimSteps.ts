@@ -61,7 +61,10 @@ export function rpmTrimSteps(
     case 'acceleration':
       return [...first, `From standstill to the knob’s end by a watch: ${accelerationS ?? '?'} s.`]
     case 'deceleration':
-      return [...first, `From the knob’s end to standstill by a watch: ${decelerationS ?? '?'} s. What does not brake only coasts.`]
+      return [
+        ...first,
+        `From the knob’s end to standstill by a watch: ${decelerationS ?? '?'} s. What does not brake only coasts.`,
+      ]
     default:
       return [BEHIND, 'Its manual says what it does; leave it where it came.']
   }

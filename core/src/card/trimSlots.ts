@@ -35,18 +35,17 @@ const ofHertz: Readonly<Partial<Record<Trim['sets'], SettingId>>> = {
 }
 
 /** What is another setting on a drive without hertz: the top of a DC drive is its armature's volts. */
-const without: Readonly<
-  Record<Exclude<Heart, 'inverter'>, { readonly [K in Trim['sets']]?: SettingId | undefined }>
-> = {
-  dc: {
-    'least-speed': 'leastSpeedRpm',
-    'most-speed': 'armatureV',
-    'slip-compensation': 'irCompensation',
-    'field-loss': 'fieldLossA',
-    boost: undefined,
-  },
-  driver: { 'least-speed': 'leastSpeedRpm', 'most-speed': 'mostSpeedRpm', boost: undefined },
-}
+const without: Readonly<Record<Exclude<Heart, 'inverter'>, { readonly [K in Trim['sets']]?: SettingId | undefined }>> =
+  {
+    dc: {
+      'least-speed': 'leastSpeedRpm',
+      'most-speed': 'armatureV',
+      'slip-compensation': 'irCompensation',
+      'field-loss': 'fieldLossA',
+      boost: undefined,
+    },
+    driver: { 'least-speed': 'leastSpeedRpm', 'most-speed': 'mostSpeedRpm', boost: undefined },
+  }
 
 /** The setting that a trim makes, by what turns the machine. */
 export const settingOfTrim = (sets: Trim['sets'], heart: Heart): SettingId | undefined =>

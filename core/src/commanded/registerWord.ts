@@ -24,7 +24,8 @@ export function registerWord(
   const made = fieldbusWord.run({ frequencyHz, resolutionHz: stepOf(scale, baseHz), maximumHz })
   if (!made.ok) return made.faults[0]?.message ?? 'The register does not hold it'
   const { word, wordHz, limited } = made.value
-  if (most !== undefined && word > most) return `must be at most ${most}: the manual’s highest word; these hertz are ${word}`
+  if (most !== undefined && word > most)
+    return `must be at most ${most}: the manual’s highest word; these hertz are ${word}`
   const shown = Math.round(wordHz * 100) / 100
   return {
     word,

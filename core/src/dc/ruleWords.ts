@@ -84,6 +84,14 @@ export const dcRuleWords = {
     output: { continuousA: 'A, mean', torqueFraction: '0 to 1, of rated torque', continuousNm: 'N m, all day' },
     example: { ratedA: 10.5, formFactor: 1.4 },
   },
+  'brushless.stall-heat': {
+    title: 'Heat of a stalled motor',
+    formula: 'k = (I_lim / I_r)^2',
+    citation: 'Copper heats by the square of its amps; iron and friction left out, and no fan turns',
+    input: { limitA: 'A, the driver’s limit', ratedA: 'A, of the plate' },
+    output: { times: 'of the heat at the plate’s amps' },
+    example: { limitA: 15, ratedA: 10.5 },
+  },
   'dc.bridge-voltage': {
     title: 'Mean volts of a rectifier bridge',
     formula:

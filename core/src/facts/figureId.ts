@@ -233,4 +233,11 @@ export type FieldFigureId = Exclude<
 
 /** What a figure is called. Names that no plan books do not compile. */
 export type FigureId =
-  FieldFigureId | OfSubject | PositionFigureId | BeltFigureId | HolderFigureId | JobFigureId | RouteFigureId | SlowFigureId
+  | FieldFigureId
+  | OfSubject
+  | PositionFigureId
+  | BeltFigureId
+  | HolderFigureId
+  | JobFigureId
+  | RouteFigureId
+  | SlowFigureId

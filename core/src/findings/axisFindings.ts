@@ -273,7 +273,8 @@ export const axisFindings = [
       if (homed === 'switch') return good(message`${name}: by a switch, after the axis that lifts the tool.`)
       return {
         severity: 'watch',
-        title: homed === 'never' ? message`${name} does not find its place` : message`${name} is driven against its end`,
+        title:
+          homed === 'never' ? message`${name} does not find its place` : message`${name} is driven against its end`,
         says:
           homed === 'never'
             ? message`After power its count begins wherever it stands.`

@@ -22,6 +22,4 @@ export const byYesNo = (
   path: PlanPath,
   said: boolean | undefined,
   meanings: Readonly<Record<'yes' | 'no', Meaning>>,
-): Verdict | Good | CannotBeJudged =>
-  byChoice(path, said === undefined ? undefined : said ? 'yes' : 'no', meanings)
-
+): Verdict | Good | CannotBeJudged => byChoice(path, said === undefined ? undefined : said ? 'yes' : 'no', meanings)

@@ -43,7 +43,7 @@ export const commandedFindings = [
         const off = Math.abs(fit.gain - 1)
         const offset = Math.abs(fit.offsetRpm)
         const dead = fit.deadBandRpm > 0 ? message` Under ${rpm(fit.deadBandRpm)} nothing turns.` : ''
-        const says = message`On ${name} it turns ${percent(fit.gain)} of the command ${fit.offsetRpm < 0 ? 'less' : 'and'} ${rpm(offset)}, by ${range.count} readings; the worst is ${rpm(fit.maxErrorRpm)} off the line.${dead}`
+        const says = message`On ${name} it turns ${percent(fit.gain)} of the command${offset < 1 ? '' : message` ${fit.offsetRpm < 0 ? 'less' : 'and'} ${rpm(offset)}`}, by ${range.count} readings; the worst is ${rpm(fit.maxErrorRpm)} off the line.${dead}`
         const top = range.topRpm ?? 0
         if (!fit.straight)
           return {
@@ -79,7 +79,9 @@ export const commandedFindings = [
       const says = message`${rpm(wantedRpm)} are asked; ${main.name} gives ${rpm(here.bottomRpm ?? 0)} to ${rpm(here.topRpm ?? 0)}.`
       if (here.reaches)
         return good(
-          here.commandRpm === undefined ? says : message`${says} As it reads now, ${rpm(here.commandRpm)} are to be commanded for it.`,
+          here.commandRpm === undefined
+            ? says
+            : message`${says} As it reads now, ${rpm(here.commandRpm)} are to be commanded for it.`,
         )
       const others = ranges.filter(({ reaches }) => reaches === true)
       return {
@@ -97,7 +99,13 @@ export const commandedFindings = [
   ),
 
   judgement(
-    { id: 'commanded.dead', asks: 'What the spindle does when the controller dies', by: 'on-machine', danger: true, ...tried },
+    {
+      id: 'commanded.dead',
+      asks: 'What the spindle does when the controller dies',
+      by: 'on-machine',
+      danger: true,
+      ...tried,
+    },
     ofCommanded(({ plan }) =>
       byChoice('commanded.dead', plan.commanded.dead, {
         stops: { well: message`Tried: without its controller it stops.` },
@@ -127,7 +135,13 @@ export const commandedFindings = [
   ),
 
   judgement(
-    { id: 'commanded.stop-chain', asks: 'Emergency stop of controller and drive', by: 'first-spin', danger: true, ...wired },
+    {
+      id: 'commanded.stop-chain',
+      asks: 'Emergency stop of controller and drive',
+      by: 'first-spin',
+      danger: true,
+      ...wired,
+    },
     ofCommanded(({ plan }) =>
       byChoice('commanded.stopChain', plan.commanded.stopChain, {
         both: { well: message`One mushroom drops the drive by wire and tells the controller.` },
@@ -225,7 +239,14 @@ export const commandedFindings = [
   ),
 
   judgement(
-    { id: 'commanded.register', asks: 'Speed register of the drive', by: 'first-spin', danger: true, stage: 'settings', chainLink: 'drive' },
+    {
+      id: 'commanded.register',
+      asks: 'Speed register of the drive',
+      by: 'first-spin',
+      danger: true,
+      stage: 'settings',
+      chainLink: 'drive',
+    },
     ofCommanded(({ plan, settings }) => {
       if (plan.controls.reference !== 'serial') return doesNotApply('Its speed does not come over a bus')
       const { registerScale, speedRegister, commandRegister, stateRegister, registerMost } = plan.commanded

@@ -44,39 +44,36 @@ export const dcFindings = [
     },
   ),
 
-  judgement(
-    { id: 'dc.series', asks: 'Series field', by: 'buying', danger: true, ...motor },
-    ({ plan }) =>
-      byChoice('motor.fieldKind', plan.motor.fieldKind, {
-        shunt: { well: message`A shunt field holds its speed without a load.` },
-        compound: { well: message`Its shunt winding holds its speed without a load; both windings must pull the same way.` },
-        magnets: { well: message`Magnets hold its speed without a load.` },
-        series: {
-          severity: 'stop',
-          title: message`A series motor runs away without a load`,
-          says: message`Its field is as strong as its load: with the belt off or the work let go it speeds up until it bursts.`,
-          why: 'It may never run uncoupled, nor on a belt that can come off. Another motor for a machine tool.',
-        },
-      }),
+  judgement({ id: 'dc.series', asks: 'Series field', by: 'buying', danger: true, ...motor }, ({ plan }) =>
+    byChoice('motor.fieldKind', plan.motor.fieldKind, {
+      shunt: { well: message`A shunt field holds its speed without a load.` },
+      compound: {
+        well: message`Its shunt winding holds its speed without a load; both windings must pull the same way.`,
+      },
+      magnets: { well: message`Magnets hold its speed without a load.` },
+      series: {
+        severity: 'stop',
+        title: message`A series motor runs away without a load`,
+        says: message`Its field is as strong as its load: with the belt off or the work let go it speeds up until it bursts.`,
+        why: 'It may never run uncoupled, nor on a belt that can come off. Another motor for a machine tool.',
+      },
+    }),
   ),
 
-  judgement(
-    { id: 'dc.phases', asks: 'Phases of the DC drive', by: 'buying', ...drive },
-    ({ plan }) => {
-      const { rectifier } = plan.dcDrive
-      if (rectifier === undefined) return lacks('dcDrive.rectifier')
-      if (plan.supply.phases === undefined) return lacks('supply.phases')
-      return rectifier === 'three-phase' && plan.supply.phases === 1
-        ? {
-            severity: 'stop',
-            title: message`The drive wants three phases; the wall has one`,
-            says: message`A three-phase bridge on one phase fires into gaps: it trips, or gives rough current at half its volts.`,
-            why: 'A converter before it, or a drive made for one phase with its own form factor.',
-            path: 'dcDrive.rectifier',
-          }
-        : good(message`It is fed by what the wall has.`)
-    },
-  ),
+  judgement({ id: 'dc.phases', asks: 'Phases of the DC drive', by: 'buying', ...drive }, ({ plan }) => {
+    const { rectifier } = plan.dcDrive
+    if (rectifier === undefined) return lacks('dcDrive.rectifier')
+    if (plan.supply.phases === undefined) return lacks('supply.phases')
+    return rectifier === 'three-phase' && plan.supply.phases === 1
+      ? {
+          severity: 'stop',
+          title: message`The drive wants three phases; the wall has one`,
+          says: message`A three-phase bridge on one phase fires into gaps: it trips, or gives rough current at half its volts.`,
+          why: 'A converter before it, or a drive made for one phase with its own form factor.',
+          path: 'dcDrive.rectifier',
+        }
+      : good(message`It is fed by what the wall has.`)
+  }),
 
   judgement(
     { id: 'dc.output', asks: 'Armature volts, drive against plate', by: 'first-power', danger: true, ...drive },
@@ -100,7 +97,8 @@ export const dcFindings = [
             },
           ],
           figures,
-          path: plan.settings.inDrive.armatureV === undefined ? 'settings.chosen.armatureV' : 'settings.inDrive.armatureV',
+          path:
+            plan.settings.inDrive.armatureV === undefined ? 'settings.chosen.armatureV' : 'settings.inDrive.armatureV',
         }
       if (givesV >= plateV * SHORT)
         return good(message`It gives up to ${volts(givesV)}; the plate has ${volts(plateV)}.`, { figures })
@@ -116,7 +114,13 @@ export const dcFindings = [
   ),
 
   judgement(
-    { id: 'dc.armature-heat', asks: 'Armature amps all day, on this current', by: 'first-spin', danger: true, ...drive },
+    {
+      id: 'dc.armature-heat',
+      asks: 'Armature amps all day, on this current',
+      by: 'first-spin',
+      danger: true,
+      ...drive,
+    },
     ({ plan, dc, motor: { plateCurrentA } }) => {
       if (!dc) return lacks('motor.kind')
       const known = need(dc.continuousA, dc.formFactor, plateCurrentA)
@@ -141,7 +145,8 @@ export const dcFindings = [
             },
           ],
           figures,
-          path: plan.settings.inDrive.overloadA === undefined ? 'settings.chosen.overloadA' : 'settings.inDrive.overloadA',
+          path:
+            plan.settings.inDrive.overloadA === undefined ? 'settings.chosen.overloadA' : 'settings.inDrive.overloadA',
         }
       if (formFactor <= 1.1) return good(all, { figures })
       return {
@@ -160,7 +165,9 @@ export const dcFindings = [
     ({ plan }) =>
       withoutField(plan) ??
       byYesNo('dcDrive.fieldLossTrip', plan.dcDrive.fieldLossTrip, {
-        yes: { well: message`A relay in the field’s circuit takes the armature away. Proved by lifting one field lead at least speed, belt off.` },
+        yes: {
+          well: message`A relay in the field’s circuit takes the armature away. Proved by lifting one field lead at least speed, belt off.`,
+        },
         no: {
           severity: 'stop',
           title: message`Nothing trips when the field is lost`,
@@ -178,7 +185,8 @@ export const dcFindings = [
       if (!dc) return lacks('motor.kind')
       const { fieldControl } = plan.dcDrive
       if (fieldControl === undefined) return lacks('dcDrive.fieldControl')
-      if (fieldControl === 'fixed') return good(message`The field is fixed: constant torque, to base speed and no further.`)
+      if (fieldControl === 'fixed')
+        return good(message`The field is fixed: constant torque, to base speed and no further.`)
       const { maximumRpm } = plan.motor
       if (maximumRpm === undefined) return lacks('motor.maximumRpm')
       const known = need(dc.topRpm)
@@ -290,13 +298,22 @@ export const dcFindings = [
   ),
 
   judgement(
-    { id: 'dc.reversed-by', asks: 'What is turned over to reverse', by: 'first-spin', danger: true, stage: 'wiring', chainLink: 'drive' },
+    {
+      id: 'dc.reversed-by',
+      asks: 'What is turned over to reverse',
+      by: 'first-spin',
+      danger: true,
+      stage: 'wiring',
+      chainLink: 'drive',
+    },
     ({ plan }) => {
       const { reverseWanted } = plan.controls
       if (reverseWanted === undefined) return lacks('controls.reverseWanted')
       if (!reverseWanted) return doesNotApply('It does not run in reverse')
       return byChoice('dcDrive.reversedBy', plan.dcDrive.reversedBy, {
-        armature: { well: message`The armature’s leads are turned over; the field stays as it is, series winding included.` },
+        armature: {
+          well: message`The armature’s leads are turned over; the field stays as it is, series winding included.`,
+        },
         both: {
           severity: 'stop',
           title: message`Field and armature are both turned over`,
@@ -320,14 +337,20 @@ export const dcFindings = [
   ),
 
   judgement(
-    { id: 'dc.reversal', asks: 'Heat of its reversals', by: 'first-spin', danger: true, stage: 'wiring', chainLink: 'motor' },
+    {
+      id: 'dc.reversal',
+      asks: 'Heat of its reversals',
+      by: 'first-spin',
+      danger: true,
+      stage: 'wiring',
+      chainLink: 'motor',
+    },
     ({ plan, stop, speeds, dc, motor: { plateCurrentA } }) => {
       if (plan.controls.reverseWanted === undefined) return lacks('controls.reverseWanted')
       if (!plan.controls.reverseWanted) return doesNotApply('It does not run in reverse')
       const { reversal, reversalsPerHour } = plan.dcDrive
       if (reversal === undefined) return lacks('dcDrive.reversal')
-      if (reversal === 'standstill')
-        return good(message`It stands first: nothing but its run-up heats the armature.`)
+      if (reversal === 'standstill') return good(message`It stands first: nothing but its run-up heats the armature.`)
       if (!dc || !speeds.main) return lacks('survey.positions')
       const known = need(
         stop.inertia,

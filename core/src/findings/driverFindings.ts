@@ -47,7 +47,13 @@ export const driverFindings = [
   ),
 
   judgement(
-    { id: 'driver.volts', asks: 'Volts of its supply, at low and at high mains', by: 'first-power', danger: true, ...drive },
+    {
+      id: 'driver.volts',
+      asks: 'Volts of its supply, at low and at high mains',
+      by: 'first-power',
+      danger: true,
+      ...drive,
+    },
     ({ plan, driver }) => {
       if (!driver) return lacks('motor.kind')
       const { leastV, mostV } = plan.driver
@@ -63,7 +69,12 @@ export const driverFindings = [
           says,
           why: 'Its capacitors and transistors fail at once, and a stop adds to it. A lower secondary, by a sixth at least.',
           figures,
-          path: plan.driver.supply === 'transformer' ? 'driver.secondaryV' : plan.driver.supply === 'mains' ? 'driver.mostV' : 'driver.supplyV',
+          path:
+            plan.driver.supply === 'transformer'
+              ? 'driver.secondaryV'
+              : plan.driver.supply === 'mains'
+                ? 'driver.mostV'
+                : 'driver.supplyV',
         }
       if (leastV === undefined) return lacks('driver.leastV')
       return low < leastV
@@ -83,8 +94,7 @@ export const driverFindings = [
     { id: 'driver.pumps', asks: 'What a stop pumps into its supply', by: 'on-machine', danger: true, ...drive },
     ({ plan, driver, stop, speeds, settings }) => {
       if (!driver) return lacks('motor.kind')
-      if (actingValue(settings.lines, 'stopMode') === 'coast')
-        return good(message`It coasts: nothing is pumped back.`)
+      if (actingValue(settings.lines, 'stopMode') === 'coast') return good(message`It coasts: nothing is pumped back.`)
       const { bleeds, mostV, busFarad } = plan.driver
       if (bleeds === undefined) return lacks('driver.bleeds')
       if (bleeds) return good(message`A resistor or shunt takes it up; its watts are its maker’s to tell.`)
@@ -110,7 +120,10 @@ export const driverFindings = [
         says: message`${says}${wantedF === undefined ? '' : message` ${amount('capacitance', wantedF)} would hold it.`}`,
         why: 'Driver, rectifier and power supply fail together, with a bang. A shunt or brake resistor, or let it coast; friction makes it less, nobody has measured how much.',
         remedies: [
-          { label: message`Let it coast`, patch: [set('settings.chosen.stopMode', 'coast'), set('settings.inDrive.stopMode', undefined)] },
+          {
+            label: message`Let it coast`,
+            patch: [set('settings.chosen.stopMode', 'coast'), set('settings.inDrive.stopMode', undefined)],
+          },
         ],
         figures,
         path: 'driver.bleeds',
@@ -141,57 +154,51 @@ export const driverFindings = [
     },
   ),
 
-  judgement(
-    { id: 'driver.stall', asks: 'Heat where it stalls', by: 'on-machine', ...drive },
-    ({ driver }) => {
-      if (!driver) return lacks('motor.kind')
-      const known = need(driver.stallHeat)
-      if (isUnjudged(known)) return known
-      const [times] = known
-      const figures = [driver.stallHeat.id]
-      return times <= STALL_HOT
-        ? good(message`${amount('number', times)} times the heat of its plate.`, { figures })
-        : {
-            severity: 'note',
-            title: message`Stalled it heats ${amount('number', times)} times as much as at its plate`,
-            says: message`The driver pushes its limit into a motor that stands, and no fan turns.`,
-            why: 'Seconds, then off. What stalls it is looked for with the power away: it pushes on as soon as it is free.',
-            figures,
-            path: 'driver.limitA',
-          }
-    },
-  ),
+  judgement({ id: 'driver.stall', asks: 'Heat where it stalls', by: 'on-machine', ...drive }, ({ driver }) => {
+    if (!driver) return lacks('motor.kind')
+    const known = need(driver.stallHeat)
+    if (isUnjudged(known)) return known
+    const [times] = known
+    const figures = [driver.stallHeat.id]
+    return times <= STALL_HOT
+      ? good(message`${amount('number', times)} times the heat of its plate.`, { figures })
+      : {
+          severity: 'note',
+          title: message`Stalled it heats ${amount('number', times)} times as much as at its plate`,
+          says: message`The driver pushes its limit into a motor that stands, and no fan turns.`,
+          why: 'Seconds, then off. What stalls it is looked for with the power away: it pushes on as soon as it is free.',
+          figures,
+          path: 'driver.limitA',
+        }
+  }),
 
-  judgement(
-    { id: 'driver.reach', asks: 'Top speed on its volts', by: 'buying', ...motor },
-    ({ driver, settings }) => {
-      if (!driver) return lacks('motor.kind')
-      const most = settings.mostSpeedRpm
-      if (most === undefined) return lacks('motor.ratedSpeedRpm')
-      const known = need(driver.reachesRpm, most)
-      if (isUnjudged(known)) return known
-      const [reaches, wanted] = known
-      const figures = [driver.reachesRpm.id]
-      const says = message`It reaches ${rpm(reaches)} under load at low mains; ${rpm(wanted)} are set.`
-      const within = Math.floor(reaches)
-      return wanted <= reaches * 1.005
-        ? good(says, { figures })
-        : {
-            severity: 'watch',
-            title: message`Its volts do not reach that speed`,
-            says,
-            why: 'The knob’s end does nothing, and a cut there pulls it down at once.',
-            remedies: [
-              {
-                label: message`Set most speed to ${rpm(within)}`,
-                patch: [set('settings.chosen.mostSpeedRpm', within), set('settings.inDrive.mostSpeedRpm', undefined)],
-              },
-            ],
-            figures,
-            path: 'settings.chosen.mostSpeedRpm',
-          }
-    },
-  ),
+  judgement({ id: 'driver.reach', asks: 'Top speed on its volts', by: 'buying', ...motor }, ({ driver, settings }) => {
+    if (!driver) return lacks('motor.kind')
+    const most = settings.mostSpeedRpm
+    if (most === undefined) return lacks('motor.ratedSpeedRpm')
+    const known = need(driver.reachesRpm, most)
+    if (isUnjudged(known)) return known
+    const [reaches, wanted] = known
+    const figures = [driver.reachesRpm.id]
+    const says = message`It reaches ${rpm(reaches)} under load at low mains; ${rpm(wanted)} are set.`
+    const within = Math.floor(reaches)
+    return wanted <= reaches * 1.005
+      ? good(says, { figures })
+      : {
+          severity: 'watch',
+          title: message`Its volts do not reach that speed`,
+          says,
+          why: 'The knob’s end does nothing, and a cut there pulls it down at once.',
+          remedies: [
+            {
+              label: message`Set most speed to ${rpm(within)}`,
+              patch: [set('settings.chosen.mostSpeedRpm', within), set('settings.inDrive.mostSpeedRpm', undefined)],
+            },
+          ],
+          figures,
+          path: 'settings.chosen.mostSpeedRpm',
+        }
+  }),
 
   judgement(
     { id: 'driver.frequency', asks: 'Hertz that the driver must make', by: 'buying', ...motor },
@@ -248,7 +255,9 @@ export const driverFindings = [
             why: 'A third that seems well runs with its sensors off by a sixth of a turn: it pulls less one way and more the other. Tried again, with a clamp on a lead.',
             path: 'driver.chosenOrder',
           }
-        : good(message`${leadOrders[chosenOrder]} runs evenly${well.length > 1 ? '; the other good order turns the other way' : ''}.`)
+        : good(
+            message`${leadOrders[chosenOrder]} runs evenly${well.length > 1 ? '; the other good order turns the other way' : ''}.`,
+          )
     },
   ),
 
@@ -269,18 +278,16 @@ export const driverFindings = [
     },
   ),
 
-  judgement(
-    { id: 'driver.alarm', asks: 'Its alarm', by: 'on-machine', ...wired },
-    ({ plan }) =>
-      byYesNo('driver.alarmStops', plan.driver.alarmStops, {
-        yes: { well: message`Its alarm takes RUN away.` },
-        no: {
-          severity: 'watch',
-          title: message`Its alarm goes nowhere`,
-          says: message`After an alarm RUN is still there.`,
-          why: 'Many start again by themselves as soon as what they complained of is over.',
-        },
-      }),
+  judgement({ id: 'driver.alarm', asks: 'Its alarm', by: 'on-machine', ...wired }, ({ plan }) =>
+    byYesNo('driver.alarmStops', plan.driver.alarmStops, {
+      yes: { well: message`Its alarm takes RUN away.` },
+      no: {
+        severity: 'watch',
+        title: message`Its alarm goes nowhere`,
+        says: message`After an alarm RUN is still there.`,
+        why: 'Many start again by themselves as soon as what they complained of is over.',
+      },
+    }),
   ),
 
   judgement(

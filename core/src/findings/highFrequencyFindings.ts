@@ -42,10 +42,17 @@ export const warmUpSteps: readonly { share: number; minutes: number }[] = [
 /** A spindle for hundreds of hertz: its line of volts, bearings, water, earth, and how it is used. */
 export const highFrequencyFindings = [
   judgement(
-    { id: 'high-frequency.volts', asks: 'Volts over hertz by two points of the plate', by: 'first-spin', danger: true, ...motor },
+    {
+      id: 'high-frequency.volts',
+      asks: 'Volts over hertz by two points of the plate',
+      by: 'first-spin',
+      danger: true,
+      ...motor,
+    },
     ofSpindle(({ plan, settings, motor: { plateVoltageV, frequencyHz } }) => {
       const { secondHz, secondV } = plan.highFrequency
-      if (secondHz === undefined && secondV === undefined) return doesNotApply('The plate is not said to give a second point')
+      if (secondHz === undefined && secondV === undefined)
+        return doesNotApply('The plate is not said to give a second point')
       const known = need(
         typed('highFrequency.secondHz', secondHz),
         typed('highFrequency.secondV', secondV),
@@ -88,7 +95,13 @@ export const highFrequencyFindings = [
   ),
 
   judgement(
-    { id: 'high-frequency.carrier', asks: 'Carrier against the highest hertz', by: 'first-spin', stage: 'settings', chainLink: 'drive' },
+    {
+      id: 'high-frequency.carrier',
+      asks: 'Carrier against the highest hertz',
+      by: 'first-spin',
+      stage: 'settings',
+      chainLink: 'drive',
+    },
     ofSpindle(({ plan, settings }) => {
       const carrierHz = plan.settings.inDrive.carrierHz ?? plan.settings.chosen.carrierHz ?? plan.drive.carrierHz
       const known = need(settings.maximumHz, typed('drive.carrierHz', carrierHz))
@@ -168,7 +181,11 @@ export const highFrequencyFindings = [
       if (!made.ok) return ended(made.faults[0]?.message ?? 'The rule does not take these')
       const outC = inC + made.value.riseK
       const told =
-        lossW !== undefined ? '' : eta === undefined ? ', a quarter of its power, a planning value' : ', by its efficiency'
+        lossW !== undefined
+          ? ''
+          : eta === undefined
+            ? ', a quarter of its power, a planning value'
+            : ', by its efficiency'
       const says = message`${amount('power', warms)}${told} warm ${amount('number', litresPerMin)} l/min from ${amount('temperature', inC)} to ${amount('temperature', outC)}; ${amount('temperature', mostC)} may come out.`
       return outC <= mostC
         ? good(says)
@@ -183,7 +200,14 @@ export const highFrequencyFindings = [
   ),
 
   judgement(
-    { id: 'high-frequency.pump', asks: 'Water before the spindle', by: 'first-spin', danger: true, stage: 'wiring', chainLink: 'motor' },
+    {
+      id: 'high-frequency.pump',
+      asks: 'Water before the spindle',
+      by: 'first-spin',
+      danger: true,
+      stage: 'wiring',
+      chainLink: 'motor',
+    },
     ofSpindle(({ plan }) =>
       plan.installation.flowInterlock === 'no-liquid'
         ? doesNotApply('No liquid cools it')
@@ -200,7 +224,14 @@ export const highFrequencyFindings = [
   ),
 
   judgement(
-    { id: 'high-frequency.earth', asks: 'Earth of its body', by: 'first-power', danger: true, stage: 'wiring', chainLink: 'motor' },
+    {
+      id: 'high-frequency.earth',
+      asks: 'Earth of its body',
+      by: 'first-power',
+      danger: true,
+      stage: 'wiring',
+      chainLink: 'motor',
+    },
     ofSpindle(({ plan }) => {
       const { earthBy, earthOhm } = plan.highFrequency
       if (earthBy === undefined) return lacks('highFrequency.earthBy')
@@ -227,7 +258,14 @@ export const highFrequencyFindings = [
   ),
 
   judgement(
-    { id: 'high-frequency.nut', asks: 'Collet nut', by: 'on-machine', danger: true, stage: 'run-in', chainLink: 'spindle' },
+    {
+      id: 'high-frequency.nut',
+      asks: 'Collet nut',
+      by: 'on-machine',
+      danger: true,
+      stage: 'run-in',
+      chainLink: 'spindle',
+    },
     ofSpindle(({ plan }) =>
       byChoice('highFrequency.nut', plan.highFrequency.nut, {
         'with-tool': { well: message`It never spins without collet and tool.` },
@@ -248,7 +286,10 @@ export const highFrequencyFindings = [
       if (bearings === 'oil-mist') return doesNotApply('Oil mist wants no running in of grease')
       const top = numberOf(ratedSpeedRpm) ?? plan.motor.maximumRpm
       const steps = warmUpSteps
-        .map(({ share, minutes }) => `${minutes} min at ${top === undefined ? `${share * 100} %` : `${Math.round((share * top) / 100) * 100} rpm`}`)
+        .map(
+          ({ share, minutes }) =>
+            `${minutes} min at ${top === undefined ? `${share * 100} %` : `${Math.round((share * top) / 100) * 100} rpm`}`,
+        )
         .join(', ')
       return byYesNo('highFrequency.warmed', warmed, {
         yes: { well: message`Its grease was run in.` },

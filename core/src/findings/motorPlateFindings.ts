@@ -59,8 +59,7 @@ export const motorPlateFindings = [
       const { kind } = plan.motor
       const heart = heartOf(plan)
       if (heart !== 'inverter' && plan.drive.kind === undefined) return lacks('drive.kind')
-      if (heart === 'driver' && plan.drive.kind === 'brushless')
-        return good(message`It stands on a driver of its own.`)
+      if (heart === 'driver' && plan.drive.kind === 'brushless') return good(message`It stands on a driver of its own.`)
       if (heart === 'dc' && plan.drive.kind === 'dc') return good(message`A DC drive runs it.`)
       const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitable[kind]
       return verdict

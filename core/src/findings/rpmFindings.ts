@@ -6,7 +6,13 @@ import { judgement } from './finding'
 /** What is asked of speeds that are set in rpm of the motor. */
 export const rpmFindings = [
   judgement(
-    { id: 'speeds.least-over-most', asks: 'Least speed against most', stage: 'speeds', chainLink: 'spindle', by: 'first-spin' },
+    {
+      id: 'speeds.least-over-most',
+      asks: 'Least speed against most',
+      stage: 'speeds',
+      chainLink: 'spindle',
+      by: 'first-spin',
+    },
     ({ plan, settings }) => {
       if (heartOf(plan) === 'inverter') return doesNotApply('Its speeds are set in hertz')
       const { leastSpeedRpm, mostSpeedRpm } = settings
@@ -26,7 +32,14 @@ export const rpmFindings = [
     },
   ),
   judgement(
-    { id: 'speeds.over-plate', asks: 'Most speed against the motor', stage: 'speeds', chainLink: 'motor', by: 'first-spin', danger: true },
+    {
+      id: 'speeds.over-plate',
+      asks: 'Most speed against the motor',
+      stage: 'speeds',
+      chainLink: 'motor',
+      by: 'first-spin',
+      danger: true,
+    },
     ({ plan, settings, motor: { safeRpm } }) => {
       if (heartOf(plan) === 'inverter') return doesNotApply('Its speeds are set in hertz')
       const { mostSpeedRpm } = settings
@@ -49,7 +62,10 @@ export const rpmFindings = [
               },
             ],
             figures: [safeRpm.id],
-            path: plan.settings.inDrive.mostSpeedRpm === undefined ? 'settings.chosen.mostSpeedRpm' : 'settings.inDrive.mostSpeedRpm',
+            path:
+              plan.settings.inDrive.mostSpeedRpm === undefined
+                ? 'settings.chosen.mostSpeedRpm'
+                : 'settings.inDrive.mostSpeedRpm',
           }
     },
   ),

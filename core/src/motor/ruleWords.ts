@@ -494,6 +494,18 @@ export const motorRuleWords = {
       frequencyHz: 200,
     },
   },
+  'motor.most-speed': {
+    title: 'Most speed of a motor without hertz',
+    formula: 'n = min(n_reach, n_plate, n_spindle)',
+    citation: 'The lowest of what volts and field reach, what the plate allows, and what spins there, at the motor',
+    input: {
+      reachesRpm: 'rpm, by its volts or its field',
+      safeRpm: 'rpm, of its plate',
+      spindleRpm: 'rpm of the motor at which the spindle is at its limit',
+    },
+    output: { speedRpm: 'rpm, whole', limit: 'reach, plate or spindle' },
+    example: { reachesRpm: 2649.4, safeRpm: 3600, spindleRpm: 7500 },
+  },
   'motor.water-rise': {
     title: 'How much warmer cooling water comes out',
     formula: 'dT = P / (c q)',

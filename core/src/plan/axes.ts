@@ -19,7 +19,11 @@ export const axisUnits = { mm: 'Millimetres', inch: 'Inches' } as const
 export const pulseWirings = { 'single-ended': 'Single-ended', differential: 'Differential' } as const
 
 export const holdSenses = { enabled: 'Only while it is enabled', always: 'Always, as soon as it has power' } as const
-export const axisShields = { driver: 'Earthed at the driver', both: 'Earthed at both ends', none: 'Not earthed' } as const
+export const axisShields = {
+  driver: 'Earthed at the driver',
+  both: 'Earthed at both ends',
+  none: 'Not earthed',
+} as const
 export const homings = {
   switch: 'By a switch, slowly, after the one that lifts',
   stop: 'Against its end',

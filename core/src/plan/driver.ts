@@ -26,7 +26,14 @@ export const pairingResults = {
   stands: 'Stands or only twitches',
 } as const
 
-export const leadOrders = { uvw: 'U V W', uwv: 'U W V', vuw: 'V U W', vwu: 'V W U', wuv: 'W U V', wvu: 'W V U' } as const
+export const leadOrders = {
+  uvw: 'U V W',
+  uwv: 'U W V',
+  vuw: 'V U W',
+  vwu: 'V W U',
+  wuv: 'W U V',
+  wvu: 'W V U',
+} as const
 export type LeadOrder = keyof typeof leadOrders
 export const leadOrderIds = Object.keys(leadOrders) as LeadOrder[]
 
@@ -37,7 +44,13 @@ export const driverSchema = z.strictObject({
   supply: choice('It is fed from', driverSupplies),
   supplyV: quantity('voltage', 'Volts of its supply', 5, 725, 'Direct volts of a power supply or battery'),
   secondaryV: quantity('voltage', 'Transformer gives', 4, 500, 'Alternating volts, no load'),
-  leastV: quantity('voltage', 'Driver works from', 4, 725, 'Direct volts, by its manual; of a mains driver those of its bus'),
+  leastV: quantity(
+    'voltage',
+    'Driver works from',
+    4,
+    725,
+    'Direct volts, by its manual; of a mains driver those of its bus',
+  ),
   mostV: quantity('voltage', 'Driver bears at most', 5, 1000, 'Direct volts, by its manual'),
   busFarad: quantity('capacitance', 'Capacitors before it', 1e-6, 1),
   bleeds: yesNo('Takes up what a stop pumps back', 'A brake resistor or a shunt, on its terminals or inside'),

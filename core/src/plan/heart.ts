@@ -22,9 +22,10 @@ export const hasFedField = ({ motor: { fieldKind } }: { motor: Pick<Plan['motor'
 const OF_SOME: readonly (readonly [RegExp, readonly Heart[]])[] = [
   [/^dcDrive(?:\.|$)/, ['dc']],
   [/^driver(?:\.|$)/, ['driver']],
+  [/^wiring\.motorShield$/, ['inverter', 'driver']],
   // Made of mains into hertz, or chopped on to three windings.
   [
-    /^(?:drive\.(?:control|doubler|singlePhase\w+|filterLink|filterFarad|riseS|busFarad|tripV|chopperV|brakeChopper|minimumOhm|resistor|maximumHz|carrierHz|ratedCarrierHz)|controls\.knobTopHz|installation\.outputFilter)(?:\.|$)/,
+    /^(?:drive\.(?:control|doubler|singlePhase\w+|filterLink|filterFarad|riseS|busFarad|tripV|chopperV|brakeChopper|minimumOhm|resistor|maximumHz|carrierHz|ratedCarrierHz)|controls\.knobTopHz|installation\.outputFilter|wiring\.(?:motorSwitch|motors|motorConnector|pin[A-Z]\w*|motorEarthInside))(?:\.|$)/,
     ['inverter'],
   ],
 ]

@@ -146,7 +146,13 @@ function spindleRpm(stage: string, motorRpm: number, position: PositionFacts): R
 }
 
 /** Seconds of a ramp to a speed: its share of the whole. */
-function rampReading(facts: Facts, stage: string, motorRpm: number, id: 'up' | 'down', positionId?: string): RunInReading {
+function rampReading(
+  facts: Facts,
+  stage: string,
+  motorRpm: number,
+  id: 'up' | 'down',
+  positionId?: string,
+): RunInReading {
   const setting = id === 'up' ? 'accelerationS' : 'decelerationS'
   const whole = actingRamp(facts, setting)
   const { mostSpeedRpm } = facts.settings
@@ -240,14 +246,16 @@ function bare(facts: Facts): RunInStage[] {
       'Belt off, least speed, one person at the isolator and nobody at the motor.',
       'A switch in one field lead, wired in dead and insulated: opened once. Then dead, and the lead as it was.',
     ],
-    caution: 'Where nothing trips it runs off until it bursts: the hand is on the isolator before the switch is touched.',
+    caution:
+      'Where nothing trips it runs off until it bursts: the hand is on the isolator before the switch is touched.',
     readings: [],
     seen: [
       {
         id: 'armature-off',
         ask: 'The armature was off before the speed rose',
         stops: true,
-        ifBad: 'Off. The relay in the field’s circuit, its threshold, and its contact in the armature’s: nothing goes on until this is so.',
+        ifBad:
+          'Off. The relay in the field’s circuit, its threshold, and its contact in the armature’s: nothing goes on until this is so.',
       },
     ],
     hold: 'A lost field takes the armature away.',
@@ -297,7 +305,9 @@ function onPositions(facts: Facts): RunInStage[] {
     const limit = facts.plan.survey.originalTopRpm
     const full = fullRpm(facts)
     const motorRpm =
-      full === undefined || ratio === undefined ? undefined : Math.floor(Math.min(full, limit === undefined ? full : limit / ratio))
+      full === undefined || ratio === undefined
+        ? undefined
+        : Math.floor(Math.min(full, limit === undefined ? full : limit / ratio))
     const fromRpm = motorRpm === undefined || ratio === undefined ? undefined : motorRpm * ratio
     const empty: RunInStage = {
       id: `empty-${place.id}`,
@@ -391,7 +401,8 @@ function withHolders(facts: Facts): RunInStage[] {
                   id: 'witness',
                   ask: 'Dead and locked: the marks on chuck and nose still meet',
                   stops: true,
-                  ifBad: 'The chuck moved on its thread. A longer ramp, or coast; seat it again, and begin this stage anew.',
+                  ifBad:
+                    'The chuck moved on its thread. A longer ramp, or coast; seat it again, and begin this stage anew.',
                 },
               ]
             : []),
@@ -446,7 +457,10 @@ function cuts(facts: Facts): RunInStage[] {
     {
       id: 'rated-cut',
       name: 'Rated cut',
-      do: ['Deepen the cut until the amps are at what it may carry, for a minute and no longer.', 'Then back, and let it run light.'],
+      do: [
+        'Deepen the cut until the amps are at what it may carry, for a minute and no longer.',
+        'Then back, and let it run light.',
+      ],
       caution: 'At those amps stop deepening: over them the winding cooks.',
       ...at,
       readings: [amps('rated cut', [0.8, 1])],
@@ -463,4 +477,3 @@ export const rpmStages = (facts: Facts): RunInStage[] => [
   ...withHolders(facts),
   ...cuts(facts),
 ]
-

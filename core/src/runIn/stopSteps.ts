@@ -107,8 +107,8 @@ function stepsOf(facts: Facts, position: PositionFacts, index: number | undefine
   const steps: StopStep[] = []
   const byHertz = heartOf(plan) === 'inverter'
   if (top === undefined || ratio === undefined || (byHertz && poles === undefined)) {
-    const missing = [position.unloadedTopRpm, ...(byHertz ? [facts.motor.poles] : []), position.speedRatio].flatMap((f) =>
-      isKnown(f) ? [] : f.missing,
+    const missing = [position.unloadedTopRpm, ...(byHertz ? [facts.motor.poles] : []), position.speedRatio].flatMap(
+      (f) => (isKnown(f) ? [] : f.missing),
     )
     return { steps, left: [{ of, says: message`How fast it turns is not known.`, missing }] }
   }

@@ -14,7 +14,10 @@ export type Add = (made: Partial<BuildStep> & Pick<BuildStep, 'id' | 'part' | 't
 /** The wires of the first two motor leads where they begin, at the drive, whatever stands between it and the motor. */
 export function firstLeads({ wires }: Wiring): readonly [string, string] {
   const [first, second] = wires
-    .filter((w) => (w.purpose.startsWith('motor lead') || w.purpose.startsWith('armature lead')) && deviceOf(w.from) === 'drive')
+    .filter(
+      (w) =>
+        (w.purpose.startsWith('motor lead') || w.purpose.startsWith('armature lead')) && deviceOf(w.from) === 'drive',
+    )
     .map((w) => w.key)
     .sort()
   return [first ?? 'motor-u/1', second ?? 'motor-v/1']

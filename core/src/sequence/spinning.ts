@@ -93,10 +93,10 @@ export function spinning(plan: Plan, wiring: Wiring, step: Add, firstLines: read
   const heart = heartOf(plan)
   const byTrims = manual?.style === 'trim-pot' || (heart !== 'inverter' && (manual?.trims.length ?? 0) > 0)
   const trims = byTrims
-      ? (manual?.trims ?? [])
-          .filter((t) => t.sets === 'current-limit')
-          .map((t) => `${t.prints}, current limit: at the plate’s amps`)
-      : []
+    ? (manual?.trims ?? [])
+        .filter((t) => t.sets === 'current-limit')
+        .map((t) => `${t.prints}, current limit: at the plate’s amps`)
+    : []
   step({
     id: 'first-settings',
     part: 'first-spin',

@@ -78,7 +78,11 @@ const table = {
     'A fan on the shaft cools little at low hertz; a blower always.',
   ),
   currentLimitA: row('protection', 'Current limit', 'What it pushes for seconds; it is not the overload.'),
-  fieldLossA: first('protection', 'Field lost below', 'It takes the armature away: without a field the motor runs off.'),
+  fieldLossA: first(
+    'protection',
+    'Field lost below',
+    'It takes the armature away: without a field the motor runs off.',
+  ),
   thermistorInput: row('protection', 'Thermistor input', 'Trips when the winding’s sensor says hot.'),
   overVoltage: row('protection', 'When a stop pumps the bus', 'Trip, a longer ramp, or a rising speed.'),
   commandSource: first('command', 'RUN comes from', 'What it listens to for run and stop.'),

@@ -1,25 +1,8 @@
 import { emptyManual, type Manual, type ManualTerminal } from '../manual/manual'
 import { groupOf } from '../manual/manual'
 import { terminalFunctions, type TerminalFunction } from '../manual/terminalFunctions'
-import { hasFedField, heartOf, type Plan } from '../plan'
-
-/** Whether a power supply, battery or rectifier stands before the driver. */
-export const isFedDirect = (plan: Plan): boolean =>
-  heartOf(plan) === 'driver' && plan.driver.supply !== undefined && plan.driver.supply !== 'mains'
-
-/** What a motor hangs on, by what turns the machine. */
-function motorEnds(plan: Plan): readonly TerminalFunction[] {
-  switch (heartOf(plan)) {
-    case 'dc':
-      return hasFedField(plan)
-        ? ['armature-1', 'armature-2', 'field-1', 'field-2']
-        : ['armature-1', 'armature-2']
-    case 'driver':
-      return ['motor-u', 'motor-v', 'motor-w', 'hall-supply', 'hall-a', 'hall-b', 'hall-c', 'hall-common']
-    default:
-      return ['motor-u', 'motor-v', 'motor-w']
-  }
-}
+import { heartOf, type Plan } from '../plan'
+import { hallEnds, isFedDirect, motorEnds } from './motorEnds'
 
 /**
  * What a drive usually has, where nobody has its manual: the terminals that its plate lets expect, each called by what it
@@ -36,6 +19,7 @@ export function assumedManual(plan: Plan): Manual {
         : (['line-1', 'neutral'] as const)),
     'earth',
     ...motorEnds(plan),
+    ...(heartOf(plan) === 'driver' ? hallEnds : []),
     ...(drive.brakeChopper === true ? (['resistor-1', 'resistor-2'] as const) : []),
     'digital-common',
     'run-forward',

@@ -151,7 +151,14 @@ function fieldLeads(draft: Draft, plan: Plan, drive: DriveTerminals): void {
       : suppression
   draft.add(
     twoEnds(
-      { id: 'suppressor', role: 'suppressor', place: 'box', name: 'Across the field', short: 'Suppressor', line2: words },
+      {
+        id: 'suppressor',
+        role: 'suppressor',
+        place: 'box',
+        name: 'Across the field',
+        short: 'Suppressor',
+        line2: words,
+      },
       'resistance',
       'power',
       ['1', '2'],
@@ -172,7 +179,14 @@ function fieldLeads(draft: Draft, plan: Plan, drive: DriveTerminals): void {
 /** A current relay whose coil carries the field's amps: its contact opens when they fall. */
 const fieldRelay = (): Device =>
   device(
-    { id: 'field-relay', role: 'field-relay', place: 'box', name: 'Field relay', short: 'Field relay', line2: 'opens when the field is lost' },
+    {
+      id: 'field-relay',
+      role: 'field-relay',
+      place: 'box',
+      name: 'Field relay',
+      short: 'Field relay',
+      line2: 'opens when the field is lost',
+    },
     [
       terminal('in', 'I1', 'power', 'in', { needed: true }),
       terminal('out', 'I2', 'power', 'out', { needed: true }),

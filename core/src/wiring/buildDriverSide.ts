@@ -1,4 +1,5 @@
 import type { LeadOrder, Plan } from '../plan'
+import { motorShield, shieldTerminal } from './buildMotor'
 import { colourFor, type ConductorTask } from './conductors'
 import { net, type Control } from './control'
 import { BOX_M, device, earthScrew, terminal } from './deviceKinds'
@@ -29,7 +30,10 @@ export function driverMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals)
       [
         ...letters.map((l) => terminal(l.toUpperCase(), l.toUpperCase(), 'power', 'in', { needed: true })),
         earthScrew(),
-        ...halls.map(([, id, prints]) => terminal(id, prints, 'control', 'any', { needed: drive.find('hall-a') !== undefined })),
+        ...shieldTerminal(plan),
+        ...halls.map(([, id, prints]) =>
+          terminal(id, prints, 'control', 'any', { needed: drive.find('hall-a') !== undefined }),
+        ),
       ],
       [{ kind: 'winding', between: ['U', 'V', 'W'] }],
     ),
@@ -64,6 +68,7 @@ export function driverMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals)
     dead: 'under 0.1 ohm and the wire’s own, motor’s body to the driver’s earth',
     live: 'nothing is measured here live',
   })
+  motorShield(draft, plan)
 }
 
 /** The sensors that tell the driver where the rotor stands. */
@@ -96,10 +101,17 @@ export function sensors(control: Control): void {
 }
 
 /** A power supply, a battery, or transformer, rectifier and capacitors between the mains and the driver. */
-export function directSupply(draft: Draft, plan: Plan, drive: DriveTerminals, from: ReadonlyMap<Potential, End>, lines: readonly Potential[]): void {
+export function directSupply(
+  draft: Draft,
+  plan: Plan,
+  drive: DriveTerminals,
+  from: ReadonlyMap<Potential, End>,
+  lines: readonly Potential[],
+): void {
   const { supply, secondaryV, supplyV, fuseA } = plan.driver
   const given = supply === 'transformer' ? secondaryV : supplyV
-  const volts = given === undefined ? 'volts not known' : supply === 'transformer' ? `${given} V alternating` : `${given} V direct`
+  const volts =
+    given === undefined ? 'volts not known' : supply === 'transformer' ? `${given} V alternating` : `${given} V direct`
   draft.add(
     device(
       {
@@ -144,7 +156,10 @@ export function directSupply(draft: Draft, plan: Plan, drive: DriveTerminals, fr
     if (to === undefined) continue
     draft.join({
       key: does,
-      purpose: pole === 'plus' ? `direct volts, plus${fuseA === undefined ? '' : `, fuse of ${fuseA} A in it`}` : 'direct volts, minus',
+      purpose:
+        pole === 'plus'
+          ? `direct volts, plus${fuseA === undefined ? '' : `, fuse of ${fuseA} A in it`}`
+          : 'direct volts, minus',
       group: 'supply',
       sheet: 'power',
       class: 'power',

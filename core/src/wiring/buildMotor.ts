@@ -83,21 +83,32 @@ export function motorSide(draft: Draft, plan: Plan, drive: DriveTerminals): void
       ends: [atDrive, endOf('motor', 'pe')],
     })
   if (wiring.motors === 'two-overloads') secondMotor(draft, plan, cable, lead)
-  if (wiring.motorShield !== undefined && wiring.motorShield !== 'none')
-    draft.join({
-      key: 'motor-shield',
-      purpose: 'shield of the motor cable',
-      group: 'motor',
-      sheet: 'power',
-      class: 'power',
-      kind: 'shield',
-      ends: [endOf('bar', 'shield'), endOf('motor', 'shield')],
-      lengthM: installation.motorCableM,
-      dead: 'under 1 ohm, motor’s frame to the clamp at the drive',
-      live: 'nothing is measured here live',
-    })
+  motorShield(draft, plan)
   blower(draft, plan)
 }
+
+/** The motor cable's shield, from the clamp at the drive to the motor. */
+export function motorShield(draft: Draft, { wiring, installation }: Plan): void {
+  if (wiring.motorShield === undefined || wiring.motorShield === 'none') return
+  draft.join({
+    key: 'motor-shield',
+    purpose: 'shield of the motor cable',
+    group: 'motor',
+    sheet: 'power',
+    class: 'power',
+    kind: 'shield',
+    ends: [endOf('bar', 'shield'), endOf('motor', 'shield')],
+    lengthM: installation.motorCableM,
+    dead: 'under 1 ohm, motor’s frame to the clamp at the drive',
+    live: 'nothing is measured here live',
+  })
+}
+
+/** Where that shield ends at the motor: clamped, or cut and taped back. */
+export const shieldTerminal = ({ wiring }: Plan): Terminal[] =>
+  wiring.motorShield === undefined || wiring.motorShield === 'none'
+    ? []
+    : [terminal('shield', 'shield', 'power', 'in', { cut: wiring.motorShield !== 'both', needed: true })]
 
 /** An overload in all three leads, whose contact opens when it trips. */
 const overload = (id: string, name: string): Device =>
@@ -296,7 +307,8 @@ interface MotorBox {
 }
 
 /** The box by the leads that the motor has, linked as the plan has it; three leads where nothing is known. */
-function motorBox({ motor, wiring }: Plan): MotorBox {
+function motorBox(plan: Plan): MotorBox {
+  const { motor } = plan
   const leads = motor.leads ?? '3'
   const connection = terminalConnections[leads]?.[motor.connection ?? '']
   const count = leads === '3' ? 3 : leads === '6' ? 6 : leads === '12' ? 12 : 9
@@ -326,13 +338,7 @@ function motorBox({ motor, wiring }: Plan): MotorBox {
         short: 'Motor',
         line2: motor.connection === undefined ? 'links not known' : `linked ${motor.connection.replaceAll('-', ', ')}`,
       },
-      [
-        ...terminals,
-        earthScrew(),
-        ...(wiring.motorShield !== undefined && wiring.motorShield !== 'none'
-          ? [terminal('shield', 'shield', 'power', 'in', { cut: wiring.motorShield !== 'both', needed: true })]
-          : []),
-      ],
+      [...terminals, earthScrew(), ...shieldTerminal(plan)],
       windings,
     ),
     links: linked,

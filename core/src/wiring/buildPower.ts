@@ -1,5 +1,5 @@
 import { heartOf, type Plan } from '../plan'
-import { isFedDirect } from './assumedManual'
+import { isFedDirect } from './motorEnds'
 import { dcMotorSide } from './buildDcMotor'
 import { directSupply, driverMotorSide } from './buildDriverSide'
 import { colourFor, type ConductorTask } from './conductors'
@@ -25,7 +25,7 @@ function feedLines({ supply }: Plan, drive: DriveTerminals): Potential[] {
 export function buildPower(draft: Draft, plan: Plan, drive: DriveTerminals): void {
   const lines = feedLines(plan, drive)
   const left = feed(draft, plan, lines)
-  if (isFedDirect(plan)) directSupply(draft, plan, drive, left, lines)
+  if (isFedDirect(plan) && drive.find('direct-plus') !== undefined) directSupply(draft, plan, drive, left, lines)
   else {
     const inputs = driveInputs(drive, lines)
     lines.forEach((line, i) => {

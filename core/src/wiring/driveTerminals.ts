@@ -40,18 +40,6 @@ const potentials: Partial<Record<TerminalFunction, Potential>> = {
   'bus-line-common': 'a0V',
 }
 
-/** What no drive runs without. */
-const always = new Set<TerminalFunction>([
-  'line-1',
-  'motor-u',
-  'motor-v',
-  'motor-w',
-  'armature-1',
-  'armature-2',
-  'direct-plus',
-  'direct-minus',
-])
-
 const powerGroups = new Set(['mains', 'motor', 'bus', 'earth'])
 
 /** Which side of a drive a terminal is drawn on in the power sheet. */
@@ -71,12 +59,14 @@ const lineOf = ({ code, value }: CodeLine): WantedLine => ({
  * listed with the reason that it was wanted.
  *
  * @param held what the drive is known to hold already, by its codes
+ * @param needed what such a drive does not run without
  */
 export function driveTerminals(
   manual: Manual,
   wanted: ReadonlyMap<TerminalFunction, string>,
   name: string,
   held: Entered = {},
+  needed: ReadonlySet<TerminalFunction> = new Set(),
 ): DriveTerminals {
   let asked = [...wanted.keys()]
   let found = linesFor(manual, asked, held)
@@ -107,7 +97,7 @@ export function driveTerminals(
       ...(does === undefined ? {} : { does, potential: potentials[does] }),
       assumed: terminal.basis === 'assumed',
       wires: terminal.wires,
-      ...(does !== undefined && always.has(does) ? { needed: true } : {}),
+      ...(does !== undefined && needed.has(does) ? { needed: true } : {}),
     })),
     inside: joinedInside(manual),
   }

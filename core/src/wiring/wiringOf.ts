@@ -7,6 +7,7 @@ import { Draft } from './draft'
 import { driveTerminals } from './driveTerminals'
 import { factoryLinks, jumpersFor } from './factoryLinks'
 import type { Lack, Wiring } from './model'
+import { neededEnds } from './motorEnds'
 import { numbered } from './numbers'
 import { lampWanted, wishesOf } from './wishes'
 
@@ -20,7 +21,13 @@ import { lampWanted, wishesOf } from './wishes'
 export function wiringOf(plan: Plan): Wiring {
   const manual = plan.manual ?? assumedManual(plan)
   const region = regionOf(plan) ?? 'iec'
-  const drive = driveTerminals(manual, wishesOf(plan), plan.drive.name ?? manual.name, plan.wiring.codesHeld)
+  const drive = driveTerminals(
+    manual,
+    wishesOf(plan),
+    plan.drive.name ?? manual.name,
+    plan.wiring.codesHeld,
+    neededEnds(plan),
+  )
   const draft = new Draft(region)
   draft.add(drive.device)
   const logic =

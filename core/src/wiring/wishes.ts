@@ -1,4 +1,5 @@
 import type { TerminalFunction } from '../manual/terminalFunctions'
+import { motorEnds } from './motorEnds'
 import { hasFedField, heartOf, type Plan } from '../plan'
 
 /** What the run switch sends: two directions by name, or one RUN and a direction. */
@@ -82,6 +83,9 @@ export function wishesOf(plan: Plan): Map<TerminalFunction, string> {
   const want = (does: TerminalFunction | undefined, why: string) => {
     if (does !== undefined && !wishes.has(does)) wishes.set(does, why)
   }
+  if (heartOf(plan) === 'dc') {
+    for (const does of motorEnds(plan)) want(does, does.startsWith('field') ? 'the field' : 'the armature')
+  }
   const run = runWay(plan)
   want(run?.forward, 'what starts it')
   want(run?.reverse, 'reverse')
@@ -153,8 +157,9 @@ export function enableChain(plan: Plan): string[] {
     ...(wiring.pressureSwitch === true ? ['pressure'] : []),
     ...(drive.resistor?.thermalSwitch === 'trips-drive' ? ['resistor'] : []),
     ...(wiring.isolator === 'early-break' ? ['isolator'] : []),
-    ...(wiring.motorSwitch === 'early-break' ? ['motor-switch'] : []),
-    ...(wiring.motors === 'two-overloads' ? ['overload', 'overload-2'] : []),
+    // Only a drive for hertz has these behind it.
+    ...(heartOf(plan) === 'inverter' && wiring.motorSwitch === 'early-break' ? ['motor-switch'] : []),
+    ...(heartOf(plan) === 'inverter' && wiring.motors === 'two-overloads' ? ['overload', 'overload-2'] : []),
   ]
 }
 

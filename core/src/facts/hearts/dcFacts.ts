@@ -1,4 +1,12 @@
-import { bridgeVoltage, commutatorSpeed, dcArmature, dcFormFactor, dcSpeed, fieldDischarge, fieldResistor } from '../../dc'
+import {
+  bridgeVoltage,
+  commutatorSpeed,
+  dcArmature,
+  dcFormFactor,
+  dcSpeed,
+  fieldDischarge,
+  fieldResistor,
+} from '../../dc'
 import { hasFedField, type Rectifier } from '../../plan'
 import type { PlanningTables } from '../../data/planningValues'
 import type { Knowing } from '../context'
@@ -92,10 +100,15 @@ export function dcFacts(context: Before): DcFacts {
     outputV: outputVolts(context),
     weakestFlux,
     topRpm,
-    brushMPerS: ledger.derive(commutatorSpeed, 'speedMPerS', named('dc.brushSpeed', 'Brush on its commutator', 'beltSpeed'), {
-      diameterMm: ledger.given('motor.commutatorMm'),
-      speedRpm: topRpm,
-    }),
+    brushMPerS: ledger.derive(
+      commutatorSpeed,
+      'speedMPerS',
+      named('dc.brushSpeed', 'Brush on its commutator', 'beltSpeed'),
+      {
+        diameterMm: ledger.given('motor.commutatorMm'),
+        speedRpm: topRpm,
+      },
+    ),
     rheostatOhm: rheostat?.seriesOhm,
     rheostatW: rheostat?.powerW,
     suppressorMostOhm: suppressor(context, ofField),
@@ -111,13 +124,22 @@ function weakest({ plan, ledger, motor }: Before): FigureState {
   if (fieldControl === 'fixed') return ledger.stated(naming, 1, 'given', [], 'The field is fixed, full')
   const full = ledger.given('motor.fieldCurrentA')
   if (weakestFieldA !== undefined && isKnown(full))
-    return ledger.stated(naming, Math.min(1, Math.max(weakestFieldA / full.value, LEAST_FLUX)), 'measured', [
-      ledger.given('dcDrive.weakestFieldA'),
-      full,
-    ], 'Flux taken in proportion to the field’s amps')
+    return ledger.stated(
+      naming,
+      Math.min(1, Math.max(weakestFieldA / full.value, LEAST_FLUX)),
+      'measured',
+      [ledger.given('dcDrive.weakestFieldA'), full],
+      'Flux taken in proportion to the field’s amps',
+    )
   const [base, top] = [motor.ratedSpeedRpm, ledger.given('motor.maximumRpm')]
   if (!isKnown(base) || !isKnown(top)) return ledger.block(naming, [base, top])
-  return ledger.stated(naming, Math.min(1, Math.max(base.value / top.value, LEAST_FLUX)), 'computed', [base, top], 'Base over top speed of the plate')
+  return ledger.stated(
+    naming,
+    Math.min(1, Math.max(base.value / top.value, LEAST_FLUX)),
+    'computed',
+    [base, top],
+    'Base over top speed of the plate',
+  )
 }
 
 /** Under this a field is as good as lost. */
@@ -146,10 +168,7 @@ function outputVolts({ plan, ledger, supply }: Before): FigureState {
   })
 }
 
-function suppressor(
-  { ledger, tables }: Before,
-  ofField: { fieldV: FigureState; fieldA: FigureState },
-): FigureState {
+function suppressor({ ledger, tables }: Before, ofField: { fieldV: FigureState; fieldA: FigureState }): FigureState {
   const { value, citation } = tables.planning.suppressionTimes
   const fieldV = numberOf(ofField.fieldV)
   return ledger.derive(

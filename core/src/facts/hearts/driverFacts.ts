@@ -1,7 +1,7 @@
-import { brushlessBus, brushlessFrequency, brushlessPoint, brushlessSpeed } from '../../dc'
+import { brushlessBus, brushlessFrequency, brushlessPoint, brushlessSpeed, stallHeat } from '../../dc'
 import { busVoltage } from '../../drive'
 import type { Knowing } from '../context'
-import { isKnown, numberOf, type FigureState } from '../figure'
+import { isKnown, type FigureState } from '../figure'
 import { choice, named, unknownField } from '../ledger'
 import type { MotorFacts } from '../motor/motorFacts'
 import type { SupplyFacts } from '../supply/supplyFacts'
@@ -42,8 +42,6 @@ export function driverFacts(context: Before): DriverFacts {
       speedRpm: choice(0, 'Speed, rpm'),
     },
   )
-  const [limit, plate] = [numberOf(limitA), numberOf(motor.plateCurrentA)]
-  const heat = named('driver.stallHeat', 'Copper’s heat at the limit, of that of the plate', 'number')
   return {
     lowV,
     highV,
@@ -55,10 +53,12 @@ export function driverFacts(context: Before): DriverFacts {
       : ledger.block(named('driver.reachesRpm', 'Reaches under load', 'speed'), [rpmPerVolt]),
     limitNm,
     kneeRpm,
-    stallHeat:
-      limit === undefined || plate === undefined
-        ? ledger.block(heat, [limitA, motor.plateCurrentA])
-        : ledger.stated(heat, (limit / plate) ** 2, 'computed', [limitA, motor.plateCurrentA], 'Amps squared'),
+    stallHeat: ledger.derive(
+      stallHeat,
+      'times',
+      named('driver.stallHeat', 'Copper’s heat at the limit, of that of the plate', 'number'),
+      { limitA, ratedA: motor.plateCurrentA },
+    ),
   }
 
   function busOf({ supply }: Before): { lowV: FigureState; highV: FigureState } {
@@ -70,9 +70,14 @@ export function driverFacts(context: Before): DriverFacts {
         return { lowV: ledger.block(low, waits), highV: ledger.block(high, waits) }
       }
       case 'transformer': {
-        const made = ledger.compute(brushlessBus, { lowV: low, highV: high }, {
-          secondaryV: ledger.given('driver.secondaryV'),
-        }, { planning: true })
+        const made = ledger.compute(
+          brushlessBus,
+          { lowV: low, highV: high },
+          {
+            secondaryV: ledger.given('driver.secondaryV'),
+          },
+          { planning: true },
+        )
         return { lowV: made.lowV, highV: made.highV }
       }
       case 'mains': {
@@ -82,7 +87,13 @@ export function driverFacts(context: Before): DriverFacts {
         })
         return isKnown(busV)
           ? {
-              lowV: ledger.stated(low, busV.value * LOADED, 'typical', [busV], 'A rectifier under load at mains a tenth low'),
+              lowV: ledger.stated(
+                low,
+                busV.value * LOADED,
+                'typical',
+                [busV],
+                'A rectifier under load at mains a tenth low',
+              ),
               highV: ledger.stated(high, busV.value * HIGH, 'typical', [busV], 'Mains a tenth high'),
             }
           : { lowV: ledger.block(low, [busV]), highV: ledger.block(high, [busV]) }
@@ -90,7 +101,10 @@ export function driverFacts(context: Before): DriverFacts {
       default: {
         const own = ledger.given('driver.supplyV')
         return isKnown(own)
-          ? { lowV: ledger.stated(low, own.value, 'given', [own]), highV: ledger.stated(high, own.value, 'given', [own]) }
+          ? {
+              lowV: ledger.stated(low, own.value, 'given', [own]),
+              highV: ledger.stated(high, own.value, 'given', [own]),
+            }
           : { lowV: ledger.block(low, [own]), highV: ledger.block(high, [own]) }
       }
     }

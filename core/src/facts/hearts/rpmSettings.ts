@@ -1,7 +1,8 @@
 import { hasFedField, type SettingId } from '../../plan'
 import { amps, message, volts } from '../../quantities'
 import type { Knowing } from '../context'
-import { isKnown, numberOf, type FigureState } from '../figure'
+import { isKnown, numberOf } from '../figure'
+import { mostSpeed as mostSpeedRule } from '../../motor'
 import { awaits, copied, followed, leave } from '../settings/derived'
 import type { Derived } from '../settings/settingLine'
 import { lowestSpindleLimit } from '../spindle/spindleLimits'
@@ -61,22 +62,45 @@ export const rpmDerivations = {
 
 export type RpmSetting = keyof typeof rpmDerivations
 
+const ends = {
+  reach: (dc: boolean) => (dc ? 'By armature and field.' : 'What its volts reach under load.'),
+  plate: () => 'The plate allows no more.',
+  spindle: () => 'What spins there allows no more.',
+} as const
+
 /** The lowest of what field or volts reach, what the plate allows, and what spins there. */
-function mostSpeed({ plan, motor, dc, driver, main }: RpmInputs): Derived {
+function mostSpeed({ plan, ledger, motor, dc, driver, main }: RpmInputs): Derived {
   const { ratedSpeedRpm, safeRpm } = motor
-  const reach: FigureState = dc?.topRpm ?? driver?.reachesRpm ?? ratedSpeedRpm
   if (!isKnown(ratedSpeedRpm)) return copied(ratedSpeedRpm, '')
-  if (dc && !isKnown(reach)) return copied(reach, '')
+  if (dc && !isKnown(dc.topRpm)) return copied(dc.topRpm, '')
+  // Without the volts for a curve a motor with a driver is kept at its plate.
+  const reaches = dc?.topRpm ?? (driver && isKnown(driver.reachesRpm) ? driver.reachesRpm : ratedSpeedRpm)
   const limit = lowestSpindleLimit(plan)
   const ratio = numberOf(main?.speedRatio)
-  const ways = [
-    // Without the volts for a curve a motor with a driver is kept at its plate.
-    { rpm: numberOf(reach) ?? ratedSpeedRpm.value, why: dc ? 'By armature and field.' : 'What its volts reach under load.' },
-    ...(isKnown(safeRpm) ? [{ rpm: safeRpm.value, why: 'The plate allows no more.' }] : []),
-    ...(limit && ratio !== undefined && ratio > 0
-      ? [{ rpm: limit.rpm / ratio, why: `On ${main?.name ?? ''}, ${limit.what} allows no more.` }]
-      : []),
-  ]
-  const least = ways.reduce((a, b) => (b.rpm < a.rpm ? b : a))
-  return followed(Math.floor(least.rpm), [least.why], ratedSpeedRpm)
+  const inputs = {
+    reachesRpm: reaches,
+    safeRpm: isKnown(safeRpm) ? safeRpm : undefined,
+    spindleRpm:
+      limit && main && ratio !== undefined && ratio > 0
+        ? {
+            raw: limit.rpm / ratio,
+            shown: `${limit.what} on ${main.name}`,
+            label: 'Spindle at its limit',
+            from: [main.speedRatio],
+          }
+        : undefined,
+  }
+  const found = mostSpeedRule.run({
+    reachesRpm: numberOf(reaches),
+    safeRpm: numberOf(safeRpm),
+    spindleRpm: inputs.spindleRpm?.raw,
+  })
+  if (!found.ok) return { basis: 'computed', reason: ['Cannot be told from this plate.'], from: [reaches] }
+  return {
+    value: found.value.speedRpm,
+    basis: 'computed',
+    reason: [ends[found.value.limit](dc !== undefined)],
+    from: [reaches],
+    book: (naming) => ledger.derive(mostSpeedRule, 'speedRpm', naming, inputs),
+  }
 }

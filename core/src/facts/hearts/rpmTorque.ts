@@ -42,12 +42,7 @@ function fanShare(shaftFan: boolean, share: number): number | undefined {
   return made instanceof Refusal ? undefined : made.torqueFraction
 }
 
-const point = (
-  motorRpm: number,
-  continuousNm: number | undefined,
-  blowerNm: number,
-  peakNm: number,
-): TorquePoint => ({
+const point = (motorRpm: number, continuousNm: number | undefined, blowerNm: number, peakNm: number): TorquePoint => ({
   motorRpm,
   ...(continuousNm === undefined ? {} : { continuousNm: Math.min(continuousNm, peakNm) }),
   blowerNm: Math.min(blowerNm, peakNm),

@@ -81,7 +81,9 @@ function settingsWithoutHertz(before: Before): SettingsFacts {
     if (!settingHearts(id).includes(heart)) return []
     if (isRpmSetting(id)) return [[id, rpmDerivations[id](before)]]
     if (id === 'overloadA' && dc)
-      return [[id, copied(dc.continuousA, 'The plate’s armature amps over the form factor: ripple heats and turns nothing.')]]
+      return [
+        [id, copied(dc.continuousA, 'The plate’s armature amps over the form factor: ripple heats and turns nothing.')],
+      ]
     return isActing(id) && id !== 'baseFrequencyHz' ? [[id, derivations[id](inputs)]] : []
   })
   const figure = (id: FigureSetting): FigureState => {
