@@ -10,6 +10,17 @@ import { mistakes, on400, soundPlan, spoiled } from './mistakes'
  * verdict of a link shows here, on the plan on which it shows. Told anew, on purpose, with jest's `-u`.
  */
 
+/** Where a figure comes from, as text: a union of every path there is is more than the compiler compares. */
+const originOf = ({
+  ruleId,
+  path,
+  citation,
+}: {
+  ruleId?: string | undefined
+  path?: string | undefined
+  citation?: string | undefined
+}): string => ruleId ?? path ?? citation ?? ''
+
 const rounded = (value: number | string): string =>
   typeof value === 'number' ? String(Number(value.toPrecision(6))) : value
 
@@ -49,7 +60,7 @@ function told(evaluation: Evaluation): Record<string, string> {
         figure.dimension,
         figure.basis,
         figure.restsOnTypical && figure.basis !== 'typical' ? 'resting on typical' : '',
-        figure.ruleId ?? figure.path ?? figure.citation ?? '',
+        originOf(figure),
         `"${figure.label}"`,
       ]
         .filter((part) => part !== '')

@@ -41,7 +41,7 @@ const show = (part: ReactNode) => {
 
 const motor: KeptItem = {
   id: idOf(9),
-  version: 5,
+  version: 6,
   kind: 'motor',
   name: 'Bench motor',
   item: { kind: 'induction', powerW: 750 },
@@ -49,13 +49,13 @@ const motor: KeptItem = {
 const rows: (KeptItem & { kind: 'motor' })[] = [
   {
     id: idOf(1),
-    version: 5,
+    version: 6,
     kind: 'motor',
     name: 'Ash 10',
     item: { kind: 'induction', powerW: 2200, enclosure: 'IP55' },
   },
-  { id: idOf(2), version: 5, kind: 'motor', name: 'Ash 2', item: { kind: 'induction', powerW: 745.7 } },
-  { id: idOf(3), version: 5, kind: 'motor', name: 'Box', item: { kind: 'high-frequency' } },
+  { id: idOf(2), version: 6, kind: 'motor', name: 'Ash 2', item: { kind: 'induction', powerW: 745.7 } },
+  { id: idOf(3), version: 6, kind: 'motor', name: 'Box', item: { kind: 'high-frequency' } },
 ]
 
 afterEach(cleanup)
@@ -121,7 +121,7 @@ describe('an item is edited where it is kept', () => {
     expect(screen.getByLabelText('Called')).toHaveProperty('value', 'Twin')
   })
   test('a converter asks for its idler, a transformer for its rating', () => {
-    const circuit: KeptItem = { id: CIRCUIT, version: 5, kind: 'circuit', name: 'Wall', item: { voltageV: 230 } }
+    const circuit: KeptItem = { id: CIRCUIT, version: 6, kind: 'circuit', name: 'Wall', item: { voltageV: 230 } }
     library([circuit])
     show(<CircuitForm circuit={circuit} onClose={() => undefined} />)
     expect(screen.queryByLabelText('Idler motor')).toBeNull()
@@ -135,7 +135,7 @@ describe('an item is edited where it is kept', () => {
 describe('circuits of the shop', () => {
   const circuit: KeptItem = {
     id: CIRCUIT,
-    version: 5,
+    version: 6,
     kind: 'circuit',
     name: 'North wall',
     item: { voltageV: 230, phases: 1, breakerA: 32 },

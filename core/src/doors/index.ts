@@ -27,6 +27,7 @@ export {
   type ConversionRead,
   readConversionFile,
 } from '../plan/conversionFile'
+export { hasFedField, heartOf, isOfHeart } from '../plan/heart'
 export { regionOf } from '../plan/region'
 export { planDifference, printValue } from '../plan/difference'
 export { driveInputs, driveKinds, driveModes, fieldbuses, jumpers, overloadClasses } from '../plan/drivePlate'
@@ -46,6 +47,7 @@ export { copyPlan } from '../plan/copyPlan'
 export { replacePlan } from '../plan/replacePlan'
 export { setField } from '../plan/setField'
 export { withKey } from '../plan/withKey'
+export { type Heart, hearts } from '../stages/hearts'
 export { rampMeanings } from '../stages/rampMeanings'
 export {
   type SettingGroup,

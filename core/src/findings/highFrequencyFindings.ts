@@ -6,6 +6,7 @@ import { amount, hertz, message, percent, rpm, volts } from '../quantities'
 import { doesNotApply, ended, good, isUnjudged, lacks, need, typed } from './answer'
 import { byChoice, byYesNo } from './choiceAnswers'
 import { judgement, type Answer } from './finding'
+import { warmUpSteps } from './warmUpSteps'
 import type { Facts } from '../facts/facts'
 
 const motor = { stage: 'motor', chainLink: 'motor' } as const
@@ -30,14 +31,6 @@ const BENT = 0.05
 const EARTH_OHM = 0.5
 /** Losses of a spindle whose maker tells none: a planning value. */
 const LOSS_SHARE = 0.25
-
-/** Steps of running in fresh grease: share of top speed and minutes. A planning value; the maker's table rules. */
-export const warmUpSteps: readonly { share: number; minutes: number }[] = [
-  { share: 0.25, minutes: 10 },
-  { share: 0.5, minutes: 10 },
-  { share: 0.75, minutes: 10 },
-  { share: 1, minutes: 5 },
-]
 
 /** A spindle for hundreds of hertz: its line of volts, bearings, water, earth, and how it is used. */
 export const highFrequencyFindings = [

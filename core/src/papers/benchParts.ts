@@ -68,7 +68,9 @@ export function runInPart({ plan, measured, units }: PaperSource): PaperPart {
   return part(
     'Run-in sheet',
     stages.flatMap((stage): Block[] => [
-      heading(`${stage.name}${stage.hz === undefined ? '' : `, ${stage.hz} Hz`}`),
+      heading(
+        `${stage.name}${stage.hz !== undefined ? `, ${stage.hz} Hz` : stage.motorRpm === undefined ? '' : `, ${stage.motorRpm} rpm of the motor`}`,
+      ),
       ...stage.do.map((line) => words(line)),
       ...(stage.caution === undefined ? [] : [words(stage.caution, true)]),
       ...table(

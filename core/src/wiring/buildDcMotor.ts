@@ -121,8 +121,9 @@ function fieldLeads(draft: Draft, plan: Plan, drive: DriveTerminals): void {
     live: 'field amps by a clamp put on dead, or the drive’s display',
   } as const
   const [first] = outs
+  // Its contact stands in the enable chain, whether or not this drive has a field to feed.
+  if (dcDrive.fieldLossTrip === true) draft.add(fieldRelay())
   if (dcDrive.fieldLossTrip === true && first !== undefined) {
-    draft.add(fieldRelay())
     draft.join({
       ...wire,
       key: 'field-1-relay',

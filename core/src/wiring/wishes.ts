@@ -1,5 +1,5 @@
 import type { TerminalFunction } from '../manual/terminalFunctions'
-import { motorEnds } from './motorEnds'
+import { isFedDirect, motorEnds } from './motorEnds'
 import { hasFedField, heartOf, type Plan } from '../plan'
 
 /** What the run switch sends: two directions by name, or one RUN and a direction. */
@@ -83,9 +83,9 @@ export function wishesOf(plan: Plan): Map<TerminalFunction, string> {
   const want = (does: TerminalFunction | undefined, why: string) => {
     if (does !== undefined && !wishes.has(does)) wishes.set(does, why)
   }
-  if (heartOf(plan) === 'dc') {
-    for (const does of motorEnds(plan)) want(does, does.startsWith('field') ? 'the field' : 'the armature')
-  }
+  if (!isFedDirect(plan)) want('line-1', 'the supply')
+  for (const does of motorEnds(plan))
+    want(does, does.startsWith('field') ? 'the field' : does.startsWith('armature') ? 'the armature' : 'the motor')
   const run = runWay(plan)
   want(run?.forward, 'what starts it')
   want(run?.reverse, 'reverse')

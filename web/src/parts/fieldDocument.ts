@@ -1,4 +1,4 @@
-import { fieldIn, setField, valueAt, type Patch, type PlanField, type PlanPath } from '@zesty/core'
+import { fieldIn, isOfHeart, setField, valueAt, type Patch, type PlanField, type PlanPath } from '@zesty/core'
 import { createContext, useCallback, useContext } from 'react'
 import { useAppDispatch, useAppSelector, useAppStore } from '../state/store'
 import { selectPlan, useChange } from '../state/openPlan'
@@ -23,10 +23,17 @@ export function useHeld(path: PlanPath): unknown {
   return host ? valueAt(host.document, path) : own
 }
 
-/** The field as the kind of thing in the document has it; undefined where that kind does not have it, and nothing is shown. */
+/**
+ * The field as the kind of thing in the document has it, and what turns the machine; undefined where they do not have it,
+ * and nothing is shown.
+ */
 export function useField(path: PlanPath): PlanField | undefined {
   const host = useContext(FieldDocumentContext)
-  const own = useAppSelector((state) => (host ? undefined : fieldIn(selectPlan(state), path)))
+  const own = useAppSelector((state) => {
+    if (host) return undefined
+    const plan = selectPlan(state)
+    return isOfHeart(plan, path) ? fieldIn(plan, path) : undefined
+  })
   return host ? fieldIn(host.document, path) : own
 }
 

@@ -1,10 +1,12 @@
+import { hasFedField, heartOf, type Plan } from '@zesty/core'
 import { usePlan } from '../../state/openPlan'
 import { QuantityField } from '../../parts/QuantityField'
 import { WordsField } from '../../parts/WordsField'
 
 /** The drive as a box on the wall: supply terminals at the top, motor terminals below, its plate between. */
 export function DriveBox() {
-  const { drive, supply } = usePlan()
+  const plan = usePlan()
+  const { drive, supply } = plan
   const three = drive.input === '3' ? supply.phases !== 1 : drive.input === 'either' ? supply.phases === 3 : false
   const live = three ? ['L1', 'L2', 'L3'] : supply.topology === 'line-line' ? ['L1', 'L2'] : ['L', 'N']
   return (
@@ -19,10 +21,14 @@ export function DriveBox() {
         <QuantityField path="drive.ratedInputA" placeholder="14.5 A" hint="" />
         <QuantityField path="drive.maximumHz" placeholder="400 Hz" wide />
       </div>
-      <Terminals names={['U', 'V', 'W', 'PE']} title="motor" below />
+      <Terminals names={motorNames(plan)} title="motor" below />
     </section>
   )
 }
+
+/** What a motor hangs on, by what turns the machine. */
+const motorNames = (plan: Plan): readonly string[] =>
+  heartOf(plan) === 'dc' ? ['A1', 'A2', ...(hasFedField(plan) ? ['F1', 'F2'] : []), 'PE'] : ['U', 'V', 'W', 'PE']
 
 function Terminals({ names, title, below = false }: { names: readonly string[]; title: string; below?: boolean }) {
   return (

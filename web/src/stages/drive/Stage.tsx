@@ -1,3 +1,4 @@
+import { heartOf } from '@zesty/core'
 import { lazy } from 'react'
 import { usePlan } from '../../state/openPlan'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
@@ -17,6 +18,9 @@ import { StopSheet } from './StopSheet'
 
 const Drives = lazy(() => import('./Drives').then((m) => ({ default: m.Drives })))
 
+const DcSheet = lazy(() => import('./DcSheet').then((m) => ({ default: m.DcSheet })))
+const DriverSheet = lazy(() => import('./DriverSheet').then((m) => ({ default: m.DriverSheet })))
+
 const sections: Section[] = [
   { id: 'circuit', name: 'Circuit' },
   { id: 'mount', name: 'Where it hangs' },
@@ -28,11 +32,20 @@ const sections: Section[] = [
 
 /** The drive's plate, and how it stands between this wall and this motor. */
 export default function DriveStage() {
-  const { drive, supply } = usePlan()
+  const plan = usePlan()
+  const { drive, supply } = plan
+  const heart = heartOf(plan)
   const threeOnOne = drive.input === '3' && supply.phases === 1
   return (
     <>
-      <StageHead stage="drive" sections={sections} />
+      <StageHead
+        stage="drive"
+        sections={
+          heart === 'inverter'
+            ? sections
+            : [{ id: 'own', name: heart === 'dc' ? 'Armature and field' : 'Driver' }, ...sections]
+        }
+      />
       <div className="grid gap-x-5 gap-y-4 @wider:grid-cols-2">
         <DriveBox />
         <div className="flex flex-col gap-4">
@@ -55,14 +68,24 @@ export default function DriveStage() {
           <section className="rounded-md border border-l-[6px] border-rule border-l-oxide bg-card px-3 py-2 text-[15px]">
             <h2 className="font-cond text-[18px] font-semibold">It stays charged</h2>
             <p className="leading-snug">
-              The bus stands at <FigureValue id="drive.busV" className="-my-3 !min-w-0 py-3" /> and holds it after the
-              supply has gone. Wait the maker’s time, ten minutes where it is not known, and measure. Never put the
-              supply on U, V or W, nor on the terminals of the bus.
+              {heart === 'inverter' ? (
+                <>
+                  The bus stands at <FigureValue id="drive.busV" className="-my-3 !min-w-0 py-3" /> and holds it after
+                  the supply has gone.
+                </>
+              ) : heart === 'dc' ? (
+                'Armature and field stand at hundreds of volts, the control board often at the mains themselves; a field holds its energy until it has died.'
+              ) : (
+                'Its capacitors hold their volts after the supply has gone, and a motor with magnets that is turned makes new ones.'
+              )}{' '}
+              Wait the maker’s time, ten minutes where it is not known, and measure. Never put the supply on the motor’s
+              terminals, nor on those of the bus.
             </p>
           </section>
         </div>
       </div>
       <div className="mt-4 grid gap-x-5 gap-y-3 @narrow:grid-cols-2">
+        {heart !== 'inverter' && <ChoiceField path="drive.kind" />}
         <ChoiceField path="drive.input" />
         <ChoiceField path="drive.control" />
         <YesNoField path="drive.doubler" />
@@ -100,6 +123,8 @@ export default function DriveStage() {
           />
         </section>
       </div>
+      {heart === 'dc' && <DcSheet />}
+      {heart === 'driver' && <DriverSheet />}
       <CircuitSheet />
       <InstallationSheet />
       <StopSheet />

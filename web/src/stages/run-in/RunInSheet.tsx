@@ -93,15 +93,23 @@ function OpenStage({ stage, onPassed }: { stage: JudgedStage; onPassed: () => vo
     change(day === undefined ? `${stage.name}: hold point open again` : `${stage.name}: hold point passed`, [
       { path: 'runIn.passed', value: withKey(plan.runIn.passed, stage.id, day) },
     ])
+  const setTo =
+    stage.hz !== undefined
+      ? print('frequency', stage.hz)
+      : stage.motorRpm === undefined
+        ? undefined
+        : print('speed', stage.motorRpm)
   const isThrough = stage.left === 0 && stage.state === 'good'
   return (
     <div className="border-t border-rule bg-paper px-3.5 py-3">
       <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
-        {stage.hz !== undefined && (
+        {setTo !== undefined && (
           <p className="font-cond leading-none">
-            <span className="block text-[34px] font-semibold tabular-nums">{print('frequency', stage.hz)}</span>
+            <span className="block text-[34px] font-semibold tabular-nums">{setTo}</span>
             <span className="text-[15px]">
-              {[stage.position?.name, stage.holder?.name].filter((w) => w !== undefined).join(', ') || 'belt off'}
+              {[stage.hz === undefined ? 'of the motor' : undefined, stage.position?.name, stage.holder?.name]
+                .filter((w) => w !== undefined)
+                .join(', ') || 'belt off'}
             </span>
           </p>
         )}

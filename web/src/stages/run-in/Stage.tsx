@@ -7,6 +7,7 @@ import { RampsSheet } from './RampsSheet'
 import { RunInSheet } from './RunInSheet'
 import { StateSheet } from './StateSheet'
 import { StopsSheet } from './StopsSheet'
+import { TriedSheet } from './TriedSheet'
 
 const StopMapSheet = lazy(() => import('./StopMapSheet').then((m) => ({ default: m.StopMapSheet })))
 
@@ -28,6 +29,7 @@ export default function RunInStage() {
       <div className="mt-3">
         <RunInSheet />
       </div>
+      <TriedSheet />
       <RampsSheet />
       <StopsSheet />
       <WhenSeen id="map" height={420}>

@@ -104,7 +104,8 @@ function Step({ step, open, waits }: { step: StopStep; open: boolean; waits: boo
           {step.of.slice(1)} from {print('speed', step.fromRpm)}
         </span>
         <span className="text-[15px] text-ink-2">
-          {step.positionName}, {print('frequency', step.hz)}
+          {step.positionName},{' '}
+          {step.hz === undefined ? `${print('speed', step.motorRpm)} of the motor` : print('frequency', step.hz)}
           {isExpected(seconds) ? (
             <>
               ; <ExpectedValue label="Seconds to rest" dimension="time" expected={seconds} /> and{' '}

@@ -9,6 +9,7 @@ import { NothingOnRun } from './NothingOnRun'
 import { PlannedSheet } from './PlannedSheet'
 import { ProbeSheet } from './ProbeSheet'
 import { ReadBackTable } from './ReadBackTable'
+import { RegisterSheet } from './RegisterSheet'
 import { TrimSheet } from './TrimSheet'
 
 /** What to type into this drive, in which order, and proof that it took it. */
@@ -31,6 +32,7 @@ export default function SettingsStage() {
       <JumperSheet />
       <TrimSheet />
       <CardSheet />
+      <RegisterSheet />
       <ReadBackTable />
       <EverySetting />
       <ProbeSheet />

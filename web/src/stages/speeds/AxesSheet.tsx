@@ -1,5 +1,14 @@
 import { fieldAt, printNumber, set, type PlanPath } from '@zesty/core'
-import { axisNumbers, isHad, MOST_AXES, type Axis, type AxisField, type AxisNumbers } from '@zesty/core/axes'
+import {
+  axisCard,
+  axisNumbers,
+  isHad,
+  MOST_AXES,
+  switchRows,
+  type Axis,
+  type AxisField,
+  type AxisNumbers,
+} from '@zesty/core/axes'
 import { Plus } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { SelectField, YesNoField } from '../../parts/ChoiceField'
@@ -76,9 +85,13 @@ function OneAxis({ axis, index }: { axis: Axis; index: number }) {
         </div>
         <QuantityField path={at('pulsesPerTurn')} placeholder="2000" />
         <QuantityField path={at('maxPulseHz')} placeholder="100 kHz" />
+        <WordsField path={at('switches')} label="Its switches, as they stand" placeholder="0110 1001" longest={24} />
+        <QuantityField path={at('supplyV')} placeholder="48 V" />
+        <QuantityField path={at('mostSupplyV')} placeholder="60 V" />
         <QuantityField path={at('torqueRpm')} placeholder="1000 rpm" />
         <QuantityField path={at('torqueNm')} placeholder="2 N m" />
       </Group>
+      {axis.switches !== undefined && <Switches text={axis.switches} />}
       <Group name="What it moves">
         <SelectField path={at('moves')} />
         {!isTable && <SelectField path={at('unit')} />}
@@ -108,6 +121,14 @@ function OneAxis({ axis, index }: { axis: Axis; index: number }) {
         <YesNoField path={at('falls')} />
         {axis.falls === true && <YesNoField path={at('brake')} />}
       </Group>
+      <Group name="Enable, place and noise">
+        <SelectField path={at('holdsWhen')} />
+        <YesNoField path={at('heldFirm')} />
+        <SelectField path={at('homed')} />
+        <SelectField path={at('shield')} />
+        <QuantityField path={at('backlash')} placeholder="0.02" hint="" />
+        <QuantityField path={at('mostBacklash')} placeholder="0.05" hint="" />
+      </Group>
       <h4 className="mt-3 font-semibold">First move</h4>
       <ol className="list-decimal pl-5 text-[15px]">
         <li>
@@ -128,7 +149,67 @@ function OneAxis({ axis, index }: { axis: Axis; index: number }) {
         <QuantityField path={at('triedUnits')} placeholder="10" />
         <QuantityField path={at('movedUnits')} placeholder="10" />
       </div>
+      <AxisCard axis={axis} />
     </li>
+  )
+}
+
+/** Switches as they stand, drawn as one sees them on the driver. */
+function Switches({ text }: { text: string }) {
+  const rows = switchRows(text)
+  if (rows === undefined)
+    return <p className="mt-1 text-[15px] text-ink-2">Not read as switches: 1 for on, 0 for off, groups apart.</p>
+  const [cell, height] = [22, 46]
+  return (
+    <div className="mt-1 flex flex-wrap gap-3" aria-label={`Switches ${text}`} role="img">
+      {rows.map((row) => (
+        <svg key={row[0]?.number} width={row.length * cell + 8} height={height + 20} aria-hidden="true">
+          <rect
+            x="1"
+            y="1"
+            width={row.length * cell + 6}
+            height={height}
+            rx="4"
+            fill="var(--blue)"
+            stroke="var(--ink)"
+          />
+          {row.map(({ number, on }, i) => (
+            <g key={number}>
+              <rect x={i * cell + 8} y="8" width="14" height="30" rx="2" fill="var(--card)" stroke="var(--ink)" />
+              <rect x={i * cell + 9} y={on ? 9 : 24} width="12" height="13" rx="2" fill="var(--ink)" />
+              <text x={i * cell + 15} y={height + 15} textAnchor="middle" fontSize="14" fill="var(--ink)">
+                {number}
+              </text>
+            </g>
+          ))}
+        </svg>
+      ))}
+      <span className="self-end text-[14px] text-ink-2">up is on</span>
+    </div>
+  )
+}
+
+/** What is set and wired for one axis, to be taken to the machine. */
+function AxisCard({ axis }: { axis: Axis }) {
+  return (
+    <table className="mt-3 w-full text-[15px]">
+      <caption className="label border-b border-ink-2 py-1 text-left">Card of axis {axis.name ?? ''}</caption>
+      <tbody>
+        {axisCard(axis).map(({ where, what, value, why }) => (
+          <tr key={`${where} ${what}`} className="border-b border-rule align-top">
+            <td className="py-1 pr-3 text-ink-2">{where}</td>
+            <th scope="row" className="pr-3 text-left font-normal">
+              {what}
+            </th>
+            <td className="pr-3 font-semibold">{value ?? 'not known yet'}</td>
+            <td className="text-ink-2">{why}</td>
+            <td className="hidden w-6 print:table-cell" aria-label="Done">
+              ☐
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }
 

@@ -1,4 +1,4 @@
-import { isBareMotor, type Plan } from '@zesty/core'
+import { heartOf, isBareMotor, type Plan } from '@zesty/core'
 import { lazy, Suspense } from 'react'
 import { Choices } from '../../parts/ChoiceField'
 import { useEvaluation } from '../../state/evaluation'
@@ -15,6 +15,7 @@ const TrainSheet = lazy(() => import('./TrainSheet').then((m) => ({ default: m.T
 const SpeedMapSheet = lazy(() => import('./SpeedMapSheet').then((m) => ({ default: m.SpeedMapSheet })))
 const SearchSheet = lazy(() => import('./SearchSheet').then((m) => ({ default: m.SearchSheet })))
 const MachineCards = lazy(() => import('./MachineCards').then((m) => ({ default: m.MachineCards })))
+const CommandedSheet = lazy(() => import('./CommandedSheet').then((m) => ({ default: m.CommandedSheet })))
 const AxesSheet = lazy(() => import('./AxesSheet').then((m) => ({ default: m.AxesSheet })))
 const Ladder = lazy(() => import('./Ladder').then((m) => ({ default: m.Ladder })))
 
@@ -34,14 +35,17 @@ const ofTheSpindle: Section[] = [
 /** A controller moves axes on a CNC machine; on others only where somebody has named one. */
 const hasAxes = ({ survey, axes }: Plan): boolean => survey.machineKind === 'router' || (axes ?? []).length > 0
 
-/** Hertz to spindle rpm on every belt position, with the jobs on it. */
+/** A controller commands the spindle of a router, and of any machine that it is said to run. */
+const hasCommands = ({ survey, controls }: Plan): boolean => survey.machineKind === 'router' || controls.runBy === 'cnc'
+
+/** What the motor makes to spindle rpm on every belt position, with the jobs on it. */
 export default function SpeedsStage() {
   const plan = usePlan()
   const { positions, jobs, settings } = useEvaluation()
-  const derived = (id: 'minimumHz' | 'maximumHz') => {
+  const derived = (id: 'minimumHz' | 'maximumHz' | 'leastSpeedRpm' | 'mostSpeedRpm') => {
     const line = settings.find((s) => s.id === id)
     return typeof line?.value === 'number' && plan.settings.chosen[id] === undefined
-      ? `${line.value} Hz, ${line.basis}`
+      ? `${line.value} ${heartOf(plan) === 'inverter' ? 'Hz' : 'rpm'}, ${line.basis}`
       : 'from the plan'
   }
   return (
@@ -51,14 +55,18 @@ export default function SpeedsStage() {
         sections={
           isBareMotor(plan)
             ? ofTheShaft
-            : hasAxes(plan)
-              ? [...ofTheSpindle, { id: 'axes', name: 'Axes' }]
-              : ofTheSpindle
+            : [
+                ...ofTheSpindle.filter(({ id }) => id !== 'search' || heartOf(plan) === 'inverter'),
+                ...(hasCommands(plan) ? [{ id: 'commanded', name: 'Commanded' }] : []),
+                ...(hasAxes(plan) ? [{ id: 'axes', name: 'Axes' }] : []),
+              ]
         }
       />
       <div className="mb-3 grid grid-cols-2 items-start gap-x-3 gap-y-2 @wide:grid-cols-[150px_150px_170px_minmax(0,1fr)]">
         <QuantityField path="settings.chosen.minimumHz" placeholder={derived('minimumHz')} />
         <QuantityField path="settings.chosen.maximumHz" placeholder={derived('maximumHz')} />
+        <QuantityField path="settings.chosen.leastSpeedRpm" placeholder={derived('leastSpeedRpm')} />
+        <QuantityField path="settings.chosen.mostSpeedRpm" placeholder={derived('mostSpeedRpm')} />
         <QuantityField path="controls.knobTopHz" label="Top of the knob" placeholder="not measured" hint="" />
         {positions.length > 1 && (
           <Choices
@@ -70,7 +78,10 @@ export default function SpeedsStage() {
       </div>
       {positions.length === 0 ? (
         <div className="sheet flex flex-col items-start gap-2">
-          <p>The ladder shows every hertz as a spindle speed. It wants the pulleys of at least one belt position.</p>
+          <p>
+            The ladder shows every speed of the motor as one of the spindle. It wants the pulleys of at least one belt
+            position.
+          </p>
           <button type="button" className="btn btn-main" onClick={() => goToField('survey.positions')}>
             Add the first belt position
           </button>
@@ -94,15 +105,27 @@ export default function SpeedsStage() {
           </WhenSeen>
           {!isBareMotor(plan) && (
             <>
-              <WhenSeen id="search" height={420}>
-                <SearchSheet />
-              </WhenSeen>
+              {heartOf(plan) === 'inverter' ? (
+                <WhenSeen id="search" height={420}>
+                  <SearchSheet />
+                </WhenSeen>
+              ) : (
+                <p className="sheet mt-4 text-[15px]">
+                  The search tries three-phase motors and drives; this machine has another heart. Pulleys are tried by
+                  hand under Train.
+                </p>
+              )}
               <WhenSeen id="cards" height={400}>
                 <MachineCards />
               </WhenSeen>
             </>
           )}
         </>
+      )}
+      {hasCommands(plan) && positions.length > 0 && (
+        <WhenSeen id="commanded" height={300}>
+          <CommandedSheet />
+        </WhenSeen>
       )}
       {hasAxes(plan) && (
         <WhenSeen id="axes" height={300}>

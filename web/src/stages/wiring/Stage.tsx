@@ -4,6 +4,7 @@ import { BuildSheet } from './BuildSheet'
 import { ChecksSheet } from './ChecksSheet'
 import { ControlsSheet } from './ControlsSheet'
 import { Drawings } from './Drawings'
+import { HeartSheet } from './HeartSheet'
 import { ManualSheet } from './ManualSheet'
 import { OldWires } from './OldWires'
 import { PartsSheet } from './PartsSheet'
@@ -30,6 +31,7 @@ export default function WiringStage() {
     <>
       <StageHead stage="wiring" sections={sections} />
       <ControlsSheet />
+      <HeartSheet />
       <ManualSheet />
       <PowerSheet />
       <Drawings wiring={wiring} />

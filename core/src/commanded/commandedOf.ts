@@ -1,0 +1,38 @@
+import { factsFor } from '../facts/factsFor'
+import type { Measured } from '../measurements/measured'
+import { numberOf } from '../facts/figure'
+import type { Plan } from '../plan'
+import { commandedRanges, type CommandedRange } from './commandedRanges'
+import { registerWord, type RegisterWord } from './registerWord'
+
+/** Everything the screen of a commanded spindle shows. */
+export interface Commanded {
+  ranges: (Omit<CommandedRange, 'position'> & { id: string; name: string })[]
+  /** What to write for some hertz, each with how it is tried; a text where the register cannot hold it. */
+  words: { hz: number; word: RegisterWord | string }[]
+}
+
+/**
+ * What a controller's commands come to on each range, and what its bus writes for a few hertz.
+ *
+ * @example commandedOf(emptyPlan('Router')).ranges // []
+ */
+export function commandedOf(plan: Plan, measured?: Measured): Commanded {
+  const { facts } = factsFor(plan, measured)
+  const [baseHz, maximumHz] = [facts.settings.baseFrequencyHz, facts.settings.maximumHz].map(numberOf)
+  const { registerScale, registerMost } = plan.commanded
+  return {
+    ranges: commandedRanges(plan, facts.speeds.positions).map(({ position, ...rest }) => ({
+      ...rest,
+      id: position.position.id,
+      name: position.name,
+    })),
+    words:
+      registerScale === undefined || baseHz === undefined || maximumHz === undefined
+        ? []
+        : [maximumHz / 4, maximumHz / 2, maximumHz].map((hz) => ({
+            hz,
+            word: registerWord(registerScale, hz, { baseHz, maximumHz, most: registerMost }),
+          })),
+  }
+}
