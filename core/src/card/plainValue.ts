@@ -7,7 +7,7 @@ import { amount, message, type Message } from '../quantities'
 export function plainValue(id: SettingId, value: SettingValue): Message {
   const { dimension, options } = fieldAt(`settings.chosen.${id}`)
   if (typeof value === 'string') return [options?.[value] ?? value]
-  if (isRamp(id)) return message`${amount('time', value)} to or from the highest hertz`
+  if (isRamp(id)) return message`${amount('time', value)} to or from the top`
   return dimension ? [amount(dimension, value)] : [String(value)]
 }
 

@@ -86,7 +86,7 @@ function motorText({ plan, motor, speeds }: Facts): Text {
       heartOf(plan) === 'dc'
         ? fieldKind === undefined
           ? 'DC'
-          : `DC, ${fieldKinds[fieldKind].toLowerCase()}`
+          : `DC, ${fieldKind === 'shunt' ? fieldKind : fieldKinds[fieldKind].toLowerCase()}`
         : platePoles === undefined
           ? 'Magnets'
           : `Magnets, ${platePoles}-pole`

@@ -93,7 +93,7 @@ const table = {
     'A key can take it away from its terminals; what it wakes up to.',
   ),
   knobMode: row('command', 'Knob reads as', 'From the lowest hertz to the highest, or from zero.'),
-  referenceGain: row('command', 'Gain of the speed input', 'Full volts times this are the highest hertz.'),
+  referenceGain: row('command', 'Gain of the speed input', 'Full volts times this are the top of the speed.'),
   referenceOffset: row(
     'command',
     'Offset of the speed input',

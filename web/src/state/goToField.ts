@@ -1,4 +1,5 @@
 import { fieldAt, isPlanPath, type PlanPath, type StageId } from '@zesty/core'
+import { SHOW_ALL } from './printing'
 import { stageWanted } from './screenSlice'
 import { store } from './store'
 
@@ -7,6 +8,8 @@ export const openStage = (stage: StageId): void => void store.dispatch(stageWant
 
 /** Frames to wait for a stage that is loaded when first opened. */
 const PATIENCE = 60
+/** Frames that a stage which is open already takes to show what it shows at once. */
+const FRAMES_TO_OPEN = 12
 
 /** How long after a jump the place it went to is left alone, ms. */
 const JUMP_MS = 1500
@@ -51,6 +54,8 @@ function focusWhenThere(path: PlanPath, frames: number): void {
       : (found.querySelector<HTMLElement>('input, button, select') ?? found)
     ).focus()
   } else if (frames > 0) {
+    // It may lie in a part that comes only when it is seen: a stage that has had its time to open shows them all.
+    if (frames === PATIENCE - FRAMES_TO_OPEN) window.dispatchEvent(new Event(SHOW_ALL))
     // It may lie within something closed; the narrowest that holds it is opened.
     const closed = [...document.querySelectorAll<HTMLElement>('[data-holds][aria-expanded=false]')]
       .filter((el) => path.startsWith(`${el.dataset['holds'] ?? ''}.`))

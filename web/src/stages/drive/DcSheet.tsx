@@ -6,6 +6,7 @@ import { usePlan } from '../../state/openPlan'
 /** How a DC drive feeds armature and field, and what keeps a field from being lost. */
 export function DcSheet() {
   const plan = usePlan()
+  const { dcDrive, motor } = plan
   const field = hasFedField(plan)
   return (
     <section className="sheet mt-4" aria-labelledby="own">
@@ -28,31 +29,38 @@ export function DcSheet() {
                   ['dcDrive.fieldGivenV', '200 V'],
                   'dcDrive.fieldControl',
                   ['dcDrive.weakestFieldA', '0.3 A'],
-                  ...(plan.dcDrive.fieldControl === 'by-hand' ? (['dcDrive.fieldInterlock'] as const) : []),
+                  ...(dcDrive.fieldControl === 'by-hand' ? (['dcDrive.fieldInterlock'] as const) : []),
                   'dcDrive.fieldLossTrip',
                   'dcDrive.contactorOrder',
                   'dcDrive.suppression',
-                  ...(plan.dcDrive.suppression === 'resistor' ? ([['dcDrive.suppressorOhm', '820 Ω']] as const) : []),
+                  ...(dcDrive.suppression === 'resistor' ? ([['dcDrive.suppressorOhm', '820 Ω']] as const) : []),
                 ] as const)
               : []),
           ]}
         />
-        <FigureTable
-          heading="Worked out"
-          rows={[
-            { label: 'Most volts for the armature', id: 'dc.outputV' },
-            { label: 'Armature, about', id: 'dc.armatureOhm', note: 'measured is better' },
-            { label: 'Armature amps all day', id: 'dc.continuousA' },
-            { label: 'Top by armature and field', id: 'dc.topRpm' },
-            ...(field
-              ? ([
-                  { label: 'Resistor before the weakest field', id: 'dc.rheostatOhm' },
-                  { label: 'It burns', id: 'dc.rheostatW' },
-                  { label: 'Across the field, at most', id: 'dc.suppressorMostOhm' },
-                ] as const)
-              : []),
-          ]}
-        />
+        <div>
+          <FigureTable
+            heading="Worked out"
+            rows={[
+              {
+                label: 'Most volts for the armature',
+                id: dcDrive.outputV === undefined ? 'dc.outputV' : 'dcDrive.outputV',
+              },
+              motor.armatureOhm === undefined
+                ? { label: 'Armature, about', id: 'dc.armatureOhm', note: 'measured is better' }
+                : { label: 'Armature, measured', id: 'motor.armatureOhm' },
+              { label: 'Armature amps all day', id: 'dc.continuousA' },
+              { label: 'Top by armature and field', id: 'dc.topRpm' },
+              ...(field
+                ? ([
+                    { label: 'Resistor before the weakest field', id: 'dc.rheostatOhm' },
+                    { label: 'It burns', id: 'dc.rheostatW' },
+                    { label: 'Across the field, at most', id: 'dc.suppressorMostOhm' },
+                  ] as const)
+                : []),
+            ]}
+          />
+        </div>
       </div>
     </section>
   )

@@ -31,17 +31,19 @@ export function DriverSheet() {
             ['driver.topHz', '800 Hz'],
           ]}
         />
-        <FigureTable
-          heading="Worked out"
-          rows={[
-            { label: 'Bus at low mains, loaded', id: 'driver.lowV' },
-            { label: 'Bus at high mains, no load', id: 'driver.highV' },
-            { label: 'Reaches under load', id: 'driver.reachesRpm' },
-            { label: 'Torque at the current limit', id: 'driver.limitNm' },
-            { label: 'Speed from which it falls', id: 'driver.kneeRpm' },
-            { label: 'Stalled it heats', id: 'driver.stallHeat', note: 'times as much as at its plate' },
-          ]}
-        />
+        <div>
+          <FigureTable
+            heading="Worked out"
+            rows={[
+              { label: 'Bus at low mains, loaded', id: 'driver.lowV' },
+              { label: 'Bus at high mains, no load', id: 'driver.highV' },
+              { label: 'Reaches under load', id: 'driver.reachesRpm' },
+              { label: 'Torque at the current limit', id: 'driver.limitNm' },
+              { label: 'Speed from which it falls', id: 'driver.kneeRpm' },
+              { label: 'Stalled it heats', id: 'driver.stallHeat', note: 'times as much as at its plate' },
+            ]}
+          />
+        </div>
       </div>
     </section>
   )

@@ -27,11 +27,6 @@ export function SpindleSheet() {
           ['highFrequency.waterLPerMin', '3'],
           ['highFrequency.waterInC', '22 °C'],
           ['highFrequency.waterMostC', '35 °C'],
-          'highFrequency.pumpFirst',
-          'highFrequency.earthBy',
-          ['highFrequency.earthOhm', '0.1 Ω'],
-          'highFrequency.nut',
-          'highFrequency.warmed',
         ]}
       />
       <h3 className="mt-3 font-semibold">Running in its grease, and every cold morning the first half of it</h3>

@@ -10,7 +10,7 @@ export function HeartSheet() {
   return (
     <>
       {heart === 'dc' && (
-        <section className="sheet mt-3" aria-labelledby="reversing">
+        <section className="sheet my-3" aria-labelledby="reversing">
           <h2 id="reversing" tabIndex={-1} className="h-part">
             Turning it over
           </h2>
@@ -21,7 +21,7 @@ export function HeartSheet() {
         </section>
       )}
       {heart === 'driver' && (
-        <section className="sheet mt-3" aria-labelledby="orders">
+        <section className="sheet my-3" aria-labelledby="orders">
           <h2 id="orders" tabIndex={-1} className="h-part">
             Its leads and its sensors
           </h2>
@@ -45,8 +45,20 @@ export function HeartSheet() {
           </div>
         </section>
       )}
+      {plan.motor.kind === 'high-frequency' && (
+        <section className="sheet my-3" aria-labelledby="body">
+          <h2 id="body" tabIndex={-1} className="h-part">
+            Its body and its water
+          </h2>
+          <p className="lead mb-2">
+            Many come with the earth pin of their connector empty inside. Dead, from bare metal of the body to each pin:
+            the one that reads next to nothing is it; where none does, a strap.
+          </p>
+          <FieldsOf rows={['highFrequency.earthBy', ['highFrequency.earthOhm', '0.1 Ω'], 'highFrequency.pumpFirst']} />
+        </section>
+      )}
       {isCommanded(plan) && (
-        <section className="sheet mt-3" aria-labelledby="with-controller">
+        <section className="sheet my-3" aria-labelledby="with-controller">
           <h2 id="with-controller" tabIndex={-1} className="h-part">
             With the controller
           </h2>
