@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import ts from 'typescript'
 import * as axes from '../src/doors/axes'
+import * as hearts from '../src/doors/hearts'
 import * as index from '../src/doors/index'
 import * as manual from '../src/doors/manual'
 import * as measurements from '../src/doors/measurements'
@@ -89,6 +90,7 @@ describe('an example above a function', () => {
     ...settings,
     ...runIn,
     ...axes,
+    ...hearts,
   }
   /** What a line of an example comes to, with every name of the doors at hand. */
   const valueOf = (code: string): unknown =>

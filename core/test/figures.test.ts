@@ -3,6 +3,7 @@ import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
 import { jobKinds, set, type Job, type JobKind, type Patch, type Plan, type PlanPath } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { demoPlans } from './demoPlans'
+import { heartMistakes } from './heartMistakes'
 import { mistakes, on400, soundPlan, spoiled } from './mistakes'
 
 /**
@@ -263,7 +264,8 @@ describe('what a plan comes to', () => {
     expect(differences(spoiled({ path, value: undefined }))).toMatchSnapshot(),
   )
   test.each(Object.entries(others))('%s', (_, patch) => expect(differences(spoiled(...patch))).toMatchSnapshot())
-  test.each(mistakes.map(([id, , patch], i) => [`${i} ${id}`, patch] as const))('with mistake %s', (_, patch) =>
-    expect(differences(spoiled(...patch))).toMatchSnapshot(),
-  )
+  // What a machine of another heart comes to is kept once, by its demo plan: beside the sound one nearly all is other.
+  test.each(
+    mistakes.filter((one) => !heartMistakes.includes(one)).map(([id, , patch], i) => [`${i} ${id}`, patch] as const),
+  )('with mistake %s', (_, patch) => expect(differences(spoiled(...patch))).toMatchSnapshot())
 })

@@ -110,7 +110,7 @@ const paired = async (rights: string, more = {}, deviceName = 'Phone') => {
 }
 
 describe('a phone that nobody let in', () => {
-  test.each(['/shops', '/access/me', '/access/devices', '/rules', '/schema/conversion-5.json'])(
+  test.each(['/shops', '/access/me', '/access/devices', '/rules', '/schema/conversion-6.json'])(
     'gets nothing of %s',
     async (path) => {
       const { status, body } = await phone(path)

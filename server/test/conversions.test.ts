@@ -303,7 +303,7 @@ describe('files', () => {
     expect((await h.api.get('/api/rules/motor.guess').expect(404)).body.status).toBe(404)
   })
   test('the schema is served', async () => {
-    expect((await h.api.get('/api/schema/conversion-5.json').expect(200)).body.title).toBe('Zesty Lathe conversion')
+    expect((await h.api.get('/api/schema/conversion-6.json').expect(200)).body.title).toBe('Zesty Lathe conversion')
     await h.api.get('/api/schema/constructor').expect(404)
     await h.api.get('/api/schema/conversion-9.json').expect(404)
   })

@@ -163,7 +163,7 @@ test('one that is not right is refused whole, with every reason', async () => {
     [again({}, { ...document(), revision: 99 }), /revision 99 is not among the revisions/],
     [again({}, { ...document(), extra: 1 }), /extra is not a key known here/],
     [
-      again({}, { ...document(), conversion: { ...(document()['conversion'] as object), plan: { schemaVersion: 5 } } }),
+      again({}, { ...document(), conversion: { ...(document()['conversion'] as object), plan: { schemaVersion: 6 } } }),
       /conversion\.plan/,
     ],
   ]

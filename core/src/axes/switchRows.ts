@@ -23,5 +23,5 @@ export function switchRows(text: string): DipSwitch[][] | undefined {
   // Written as words each is one switch of one row.
   const groups = words.every((word) => word === 'on' || word === 'off') ? [bits.join('')] : bits
   let number = 0
-  return groups.map((group) => [...(group ?? '')].map((bit) => ({ number: (number += 1), on: bit === '1' })))
+  return groups.map((group) => Array.from(group ?? '', (bit) => ({ number: (number += 1), on: bit === '1' })))
 }

@@ -1,6 +1,8 @@
 import { angularSpeed } from '../drivetrain/angularSpeed'
 import type { Evaluation } from '../evaluate/evaluate'
-import { fieldWeakeningHz, torqueCurve, type TorquePoint } from '../facts/motor/torqueCurve'
+import { torqueCurve } from '../facts/motor/torqueCurve'
+import type { TorquePoint } from '../facts/motor/torquePoint'
+import { fieldWeakeningHz } from '../facts/motor/inductionCurve'
 import { hertzAtRpm, rpmAtHertz } from '../motor'
 import type { Plan } from '../plan'
 

@@ -584,7 +584,7 @@ export const operations: readonly Operation[] = [
     path: '/api/schema/{name}',
     id: 'findSchema',
     tag: 'Formats',
-    summary: 'The JSON Schema of a file: conversion-5.json, evaluation-5.json',
+    summary: 'The JSON Schema of a file: conversion-6.json, evaluation-6.json',
     parameters: { name: 'schema' },
     answer: { status: 200, says: 'The schema', schema: 'JsonSchema' },
     errors: [404],

@@ -14,7 +14,7 @@ import { choice, named } from '../ledger'
 import { beltCapacity, type BeltCapacity, type BeltLoad } from './beltCapacity'
 import { beltGeometry, type BeltGeometry } from './beltGeometry'
 import { beltPulleys, type BeltName, type BeltPulleys } from './beltPulleys'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 
 /** One belt of a position: its pulleys, how it lies, what it bears and holds. */
 export interface BeltFacts extends BeltName {

@@ -5,7 +5,7 @@ import type { Position, PositionPath } from '../../plan'
 import type { Knowing } from '../context'
 import type { Basis, FigureState } from '../figure'
 import { named, type Ledger } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 
 /** What is known of a train without its sizes, and how. */
 export interface KnownRatio {

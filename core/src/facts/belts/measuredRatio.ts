@@ -7,7 +7,7 @@ import type { Position, PositionPath } from '../../plan'
 import type { Knowing } from '../context'
 import type { FigureState } from '../figure'
 import { choice, named } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { KnownRatio } from './knownRatio'
 
 /** Ratio of a position from the readings of it: the median of them. Undefined where none tells it. */

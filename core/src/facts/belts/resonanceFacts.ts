@@ -6,7 +6,7 @@ import type { FigureId } from '../figureId'
 import { named } from '../ledger'
 import type { PositionFacts } from '../spindle/speedFacts'
 import { ofPosition } from './trainFacts'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { SpeedFacts } from '../spindle/speedFacts'
 import type { StopFacts } from '../drive/stopFacts'
 

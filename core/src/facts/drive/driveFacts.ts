@@ -3,7 +3,7 @@ import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, type Naming } from '../ledger'
 import type { InstallationFacts } from './installationFacts'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { SupplyFacts } from '../supply/supplyFacts'
 
 export interface DriveFacts {

@@ -3,7 +3,7 @@ import { inputPower } from '../../motor'
 import type { Knowing } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import { choice, named, type Ledger } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 
 export interface InstallationFacts {
   driveEfficiency: FigureState

@@ -17,7 +17,7 @@ import {
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, unknownField, type Raw } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { PositionFacts } from '../spindle/speedFacts'
 import { holderName } from '../spindle/spindleLimits'
 

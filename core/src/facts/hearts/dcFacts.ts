@@ -12,7 +12,7 @@ import type { PlanningTables } from '../../data/planningValues'
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, unknownField } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { SupplyFacts } from '../supply/supplyFacts'
 
 /** A DC motor on its drive: what armature and field take, and what they give. */

@@ -3,7 +3,7 @@ import { busVoltage } from '../../drive'
 import type { Knowing } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import { choice, named, unknownField } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { SupplyFacts } from '../supply/supplyFacts'
 
 /** A motor with a driver of its own: what feeds it, and what it does on that. */

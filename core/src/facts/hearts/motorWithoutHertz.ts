@@ -4,7 +4,7 @@ import type { Context } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import type { FigureId } from '../figureId'
 import { named } from '../ledger'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import { motorEfficiency, typicalMotorEfficiency } from '../../data/motorEfficiency'
 
 /** Said of everything that rests on hertz, of a motor that has none. */

@@ -7,7 +7,7 @@ import { awaits, copied, followed, leave } from '../settings/derived'
 import type { Derived } from '../settings/settingLine'
 import { lowestSpindleLimit } from '../spindle/spindleLimits'
 import type { TrainFacts } from '../belts/trainFacts'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { DcFacts } from './dcFacts'
 import type { DriverFacts } from './driverFacts'
 

@@ -1,7 +1,7 @@
 import { brushlessPoint, dcOperatingPoint } from '../../dc'
 import { fanCooling } from '../../motor'
 import { Refusal } from '../../rules/rule'
-import type { TorqueCurve, TorquePoint } from '../motor/torqueCurve'
+import type { TorqueCurve, TorquePoint } from '../motor/torquePoint'
 
 /** What the curve of a DC motor is made from. */
 export interface DcTorque {

@@ -2,7 +2,7 @@ import { insulationCheck, phaseBalance } from '../../motor'
 import type { Knowing } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import { named } from '../ledger'
-import type { MotorFacts } from './motorFacts'
+import type { MotorFacts } from './motorKnown'
 
 export interface CheckFacts {
   /** Insulation brought to 40 degrees. */

@@ -5,7 +5,7 @@ import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { named } from '../ledger'
 import type { DriveFacts } from '../drive/driveFacts'
-import type { MotorFacts } from './motorFacts'
+import type { MotorFacts } from './motorKnown'
 
 export interface Delta87HzFacts {
   /** Lower-voltage links to be used on the higher-voltage drive. */

@@ -5,7 +5,7 @@ import type { Knowing } from '../context'
 import type { DriveFacts } from '../drive/driveFacts'
 import { numberOf, type FigureState } from '../figure'
 import { choice, named } from '../ledger'
-import type { MotorFacts } from './motorFacts'
+import type { MotorFacts } from './motorKnown'
 
 export interface FluxFacts {
   /** Volts at base hertz. */

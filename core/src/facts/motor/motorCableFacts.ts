@@ -5,7 +5,7 @@ import type { Knowing } from '../context'
 import { isKnown, type FigureState } from '../figure'
 import { choice, named } from '../ledger'
 import type { DriveFacts } from '../drive/driveFacts'
-import type { MotorFacts } from './motorFacts'
+import type { MotorFacts } from './motorKnown'
 import type { SupplyFacts } from '../supply/supplyFacts'
 
 export interface MotorCableFacts {

@@ -5,25 +5,7 @@ import type { Context } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { motorWithoutHertz } from '../hearts/motorWithoutHertz'
 import { named } from '../ledger'
-
-export interface MotorFacts {
-  /** Links as they are, or the only way there is. */
-  connection: Connection | undefined
-  /** True for motors a drive can run as they are. */
-  suitable: boolean | undefined
-  plateVoltageV: FigureState
-  plateCurrentA: FigureState
-  frequencyHz: FigureState
-  ratedSpeedRpm: FigureState
-  poles: FigureState
-  synchronousRpm: FigureState
-  slip: FigureState
-  torqueNm: FigureState
-  impliedProduct: FigureState
-  efficiency: FigureState
-  serviceFactorA: FigureState
-  safeRpm: FigureState
-}
+import type { MotorFacts } from './motorKnown'
 
 /** Whether a drive can run a motor as it is; undefined while its kind is not known. */
 export function runsOnDrive({ kind, oneWinding }: Plan['motor']): boolean | undefined {

@@ -5,7 +5,7 @@ import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, type Naming } from '../ledger'
 import { plateCircuit, type CircuitMemory } from './plateCircuit'
 import type { DriveFacts } from '../drive/driveFacts'
-import type { MotorFacts } from './motorFacts'
+import type { MotorFacts } from './motorKnown'
 import type { SettingsFacts } from '../settings/settingsFacts'
 
 export interface MotorPhysics {

@@ -1,7 +1,7 @@
 import { equivalentCircuit, type EquivalentCircuit } from '../../motor'
 import type { Knowing } from '../context'
 import { numberOf } from '../figure'
-import type { MotorFacts } from './motorFacts'
+import type { MotorFacts } from './motorKnown'
 
 export type PlateCircuit = { circuit: EquivalentCircuit; rotationalLossW: number } | { contradiction: string }
 

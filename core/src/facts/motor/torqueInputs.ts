@@ -3,7 +3,7 @@ import { numberOf } from '../figure'
 import type { DcFacts } from '../hearts/dcFacts'
 import type { DriverFacts } from '../hearts/driverFacts'
 import type { DcTorque, MagnetTorque } from '../hearts/rpmTorque'
-import { inductionTorque, type InductionTorque } from './torqueCurve'
+import { inductionTorque, type InductionTorque } from './inductionCurve'
 
 /** What a motor's torque over speed is made from, whatever turns the machine: plain numbers, so that an evaluation can carry them. */
 export type TorqueInputs = InductionTorque | DcTorque | MagnetTorque

@@ -12,7 +12,7 @@ import { deriveHighestHertz } from './highestHertz'
 import { copied, decided } from './derived'
 import type { Derived } from './settingLine'
 import type { DriveFacts } from '../drive/driveFacts'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 
 /** What the settings follow from. */
 export type SettingInputs = Knowing<{

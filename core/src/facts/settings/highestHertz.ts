@@ -8,7 +8,7 @@ import { choice, type Raw } from '../ledger'
 import { loadedSlip } from '../motor/motorFacts'
 import { lowestSpindleLimit } from '../spindle/spindleLimits'
 import type { Derived } from './settingLine'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 
 /** Why the highest hertz end where they do, and whether that rests on a planning value. */
 interface Ending {

@@ -1,6 +1,6 @@
 import type { Knowing } from '../context'
 import { numberOf } from '../figure'
-import type { TorqueCurve } from '../motor/torqueCurve'
+import type { TorqueCurve } from '../motor/torquePoint'
 import { isCovered, jobOn, type Given, type JobOn } from './jobOn'
 import { spindleAt } from './spindleAt'
 import type { JobFacts, PositionFacts, SpeedFacts } from './speedFacts'

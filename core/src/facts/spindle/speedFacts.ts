@@ -18,7 +18,7 @@ import { jobCut, jobSurfaceSpeed, speedWindow } from './jobCut'
 import type { DriveFacts } from '../drive/driveFacts'
 import type { DcFacts } from '../hearts/dcFacts'
 import { NO_HERTZ } from '../hearts/motorWithoutHertz'
-import type { MotorFacts } from '../motor/motorFacts'
+import type { MotorFacts } from '../motor/motorKnown'
 import type { SettingsFacts } from '../settings/settingsFacts'
 
 export interface PositionFacts extends TrainFacts {

@@ -1,4 +1,4 @@
-import type { TorqueCurve } from '../motor/torqueCurve'
+import type { TorqueCurve } from '../motor/torquePoint'
 
 /** A way from the motor to the spindle, as numbers. */
 export interface Way {
