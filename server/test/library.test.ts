@@ -24,7 +24,7 @@ const all = async () => (await h.api.get(`/api/shops/${shopId}/library`).expect(
 
 test('an item is kept, changed and taken out, checked by its kind', async () => {
   const kept = (await keep({ kind: 'motor', name: ' Spare ', item: { powerW: 750 } }, 201)).body as Item
-  expect(await all()).toEqual([{ id: kept.id, kind: 'motor', name: 'Spare', version: 5, item: { powerW: 750 } }])
+  expect(await all()).toEqual([{ id: kept.id, kind: 'motor', name: 'Spare', version: 6, item: { powerW: 750 } }])
   await keep({ kind: 'drive', name: 'Wrong', item: { ratedSpeedRpm: 1400 } }, 400)
   await keep({ kind: 'circuit', name: 'Wall', item: { voltageV: 230, breakerA: 32 } }, 201)
   const refused = await keep({ kind: 'circuit', name: 'Wall 2', item: { voltageV: 3, ambientC: 20 } }, 400)
@@ -111,7 +111,7 @@ test('an item of an older release is read as what it is now; one that cannot be 
       id: expect.any(String),
       kind: 'motor',
       name: 'Elm',
-      version: 5,
+      version: 6,
       item: { kind: 'pole-changing', oneWinding: true, powerW: 1500 },
     },
     { id: expect.any(String), kind: 'motor', name: 'Oak', unreadable: expect.stringMatching(/kind/) },

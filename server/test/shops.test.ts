@@ -39,8 +39,8 @@ describe('demo data', () => {
     await settleDemo(h.db, demoFolder, samples, 'as-before')
     await settleDemo(h.db, demoFolder, samples, 'as-before')
     expect((await shops()).map((s) => [s.name, s.machines])).toEqual([
-      ['Saltpan Row', 5],
-      ['Juniper Wash', 3],
+      ['Saltpan Row', 6],
+      ['Juniper Wash', 4],
     ])
     const [first] = await shops()
     const [machine] = (await h.api.get(`/api/shops/${first?.id}/conversions`).expect(200)).body

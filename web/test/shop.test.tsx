@@ -52,7 +52,7 @@ const machine = (n: number, name: string, inputA?: number, branchCircuitId = idO
   stops: 0,
   watches: 0,
 })
-const circuit = (n: number, name: string, item: object) => ({ id: idOf(n), version: 5, kind: 'circuit', name, item })
+const circuit = (n: number, name: string, item: object) => ({ id: idOf(n), version: 6, kind: 'circuit', name, item })
 const plain = (text: string | null | undefined) => (text ?? '').replace(/\s/g, ' ')
 
 describe('the circuits of a shop', () => {
@@ -103,7 +103,7 @@ describe('the library', () => {
   test('tells of an item that is kept and cannot be read, and shows the others', async () => {
     showShop(
       [
-        { id: idOf(1), version: 5, kind: 'motor', name: 'Elm', item: { powerW: 1500 } },
+        { id: idOf(1), version: 6, kind: 'motor', name: 'Elm', item: { powerW: 1500 } },
         { id: idOf(2), kind: 'motor', name: 'Oak', unreadable: 'kind must be one of those listed' },
         { id: idOf(3), kind: 'drive', name: 'Ash', unreadable: 'input must be one of those listed' },
       ],
