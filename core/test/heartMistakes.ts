@@ -3,7 +3,7 @@ import { withAxis } from './axisMistakes'
 import type { Mistake } from './mistakes'
 
 /** A DC motor with nothing wrong: shunt, weakened by hand to twice its base speed. */
-export const soundDcMotor: MotorPlate = {
+const soundDcMotor: MotorPlate = {
   kind: 'dc',
   powerW: 1500,
   lowVoltageV: 180,
@@ -38,7 +38,8 @@ export const soundDcDrive: Plan['dcDrive'] = {
   commutator: 'smooth',
 }
 
-const asDc = (motor: Partial<MotorPlate> = {}, drive: Partial<Plan['dcDrive']> = {}): Patch => [
+/** The sound plan with a DC motor and its drive, and what is then another. */
+export const asDc = (motor: Partial<MotorPlate> = {}, drive: Partial<Plan['dcDrive']> = {}): Patch => [
   set('motor', { ...soundDcMotor, ...motor } as MotorPlate),
   set('dcDrive', { ...soundDcDrive, ...drive }),
   set('drive.kind', 'dc'),
@@ -48,7 +49,7 @@ const asDc = (motor: Partial<MotorPlate> = {}, drive: Partial<Plan['dcDrive']> =
   set('settings.chosen', { decelerationS: 30 }),
 ]
 
-export const soundMagnetMotor: MotorPlate = {
+const soundMagnetMotor: MotorPlate = {
   kind: 'brushless',
   powerW: 400,
   lowVoltageV: 48,
@@ -64,7 +65,7 @@ export const soundMagnetMotor: MotorPlate = {
   frame: '90L',
 }
 
-export const soundDriver: Plan['driver'] = {
+const soundDriver: Plan['driver'] = {
   supply: 'transformer',
   secondaryV: 36,
   leastV: 20,
@@ -81,7 +82,8 @@ export const soundDriver: Plan['driver'] = {
   pairings: { uvw: 'stands', uwv: 'rough', vuw: 'well', vwu: 'well', wuv: 'stands', wvu: 'rough' },
 }
 
-const asDriver = (motor: Partial<MotorPlate> = {}, driver: Partial<Plan['driver']> = {}): Patch => [
+/** The same with a motor with magnets and its driver. */
+export const asDriver = (motor: Partial<MotorPlate> = {}, driver: Partial<Plan['driver']> = {}): Patch => [
   set('motor', { ...soundMagnetMotor, ...motor } as MotorPlate),
   set('driver', { ...soundDriver, ...driver }),
   set('drive.kind', 'brushless'),

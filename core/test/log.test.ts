@@ -3,11 +3,12 @@ import fc from 'fast-check'
 import { symptomCauses } from '../src/causes/symptomCauses'
 import { logEntrySchema } from '../src/log/logEntry'
 import { symptomOfFault, symptoms, type SymptomId } from '../src/log/symptoms'
-import { upkeepOf } from '../src/log/upkeep'
+import { upkeepOf, upkeepTasksOf } from '../src/log/upkeep'
 import { nothingMeasured } from '../src/measurements/measured'
 import { set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'
+import { demoPlan } from './demoPlans'
 import { soundPlan, spoiled } from './mistakes'
 import { shippedManuals } from './shippedManuals'
 import { measuredBy } from './readings'
@@ -68,6 +69,14 @@ describe('upkeep', () => {
     })
     expect(all.find((u) => u.task === 'belt')).toMatchObject({ dueOn: '2026-04-01', overdue: true })
     expect(all[0]?.task).toBe('stop')
+  })
+  test('is by what turns the machine: brushes of a DC motor, hours and water of a spindle, switches of an axis', () => {
+    const more = (name: string) => upkeepTasksOf(demoPlan(name)).slice(7)
+    expect(more('gap-bed-lathe')).toEqual([])
+    expect(more('long-bed-lathe-dc')).toEqual(['brushes', 'field-trip'])
+    expect(more('gantry-router')).toEqual(['spindle-hours', 'water', 'homing'])
+    const days = upkeepOf([], '2026-01-01', '2026-01-02', upkeepTasksOf(demoPlan('long-bed-lathe-dc')))
+    expect(days.find((u) => u.task === 'brushes')?.dueOn).toBe('2026-03-02')
   })
   test('of a machine that is not in use nothing is due', () => {
     expect(upkeepOf([], undefined, '2026-04-05').some((u) => u.overdue || u.dueOn !== undefined)).toBe(false)

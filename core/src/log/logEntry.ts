@@ -20,6 +20,11 @@ export const upkeepTasks = {
   stop: 'Emergency stop tried',
   earth: 'Earth measured',
   grease: 'Spindle oil or grease',
+  brushes: 'Brushes and commutator looked at, dust blown out',
+  'field-trip': 'Field’s trip tried',
+  'spindle-hours': 'Hours of the spindle’s bearings noted, felt by hand',
+  water: 'Cooling water: flow measured, tank cleaned',
+  homing: 'Limit and homing switches tried by hand',
 } as const
 export type UpkeepTask = keyof typeof upkeepTasks
 

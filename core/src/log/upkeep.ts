@@ -1,3 +1,4 @@
+import { hasFedField, heartOf, type Plan } from '../plan'
 import type { LogEntry, UpkeepTask } from './logEntry'
 
 /** Days between two rounds of a task, at a few evenings a week: planning values. */
@@ -9,6 +10,27 @@ const everyDays: Readonly<Record<UpkeepTask, number>> = {
   stop: 30,
   earth: 365,
   grease: 180,
+  brushes: 60,
+  'field-trip': 90,
+  'spindle-hours': 30,
+  water: 60,
+  homing: 90,
+}
+
+/** What every machine wants. */
+const common: readonly UpkeepTask[] = ['belt', 'bearings', 'fan', 'terminals', 'stop', 'earth', 'grease']
+
+/** What this machine wants from time to time, by what turns it. */
+export function upkeepTasksOf(plan: Plan): readonly UpkeepTask[] {
+  const isSpindle = plan.motor.kind === 'high-frequency'
+  return [
+    ...common,
+    ...(heartOf(plan) === 'dc' ? (['brushes'] as const) : []),
+    ...(heartOf(plan) === 'dc' && hasFedField(plan) ? (['field-trip'] as const) : []),
+    ...(isSpindle ? (['spindle-hours'] as const) : []),
+    ...(isSpindle && plan.installation.flowInterlock !== 'no-liquid' ? (['water'] as const) : []),
+    ...((plan.axes ?? []).length > 0 ? (['homing'] as const) : []),
+  ]
 }
 
 export interface Upkeep {
@@ -23,12 +45,17 @@ export interface Upkeep {
 
 const DAY_MS = 86_400_000
 
-/** What is due, the earliest first. Without a day in use nothing that was never done is due. */
-export function upkeepOf(log: readonly LogEntry[], inUseSince: string | undefined, today: string): Upkeep[] {
+/** What of some tasks is due, the earliest first. Without a day in use nothing that was never done is due. */
+export function upkeepOf(
+  log: readonly LogEntry[],
+  inUseSince: string | undefined,
+  today: string,
+  tasks: readonly UpkeepTask[] = common,
+): Upkeep[] {
   const last = new Map<UpkeepTask, string>()
   for (const { kind, task, at } of log)
     if (kind === 'upkeep' && task !== undefined && at > (last.get(task) ?? '')) last.set(task, at)
-  return (Object.keys(everyDays) as UpkeepTask[])
+  return tasks
     .map((task): Upkeep => {
       const lastOn = last.get(task)?.slice(0, 10)
       const from = lastOn ?? inUseSince

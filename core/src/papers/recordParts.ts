@@ -1,6 +1,6 @@
 import { logKinds, upkeepTasks } from '../log/logEntry'
 import { symptoms } from '../log/symptoms'
-import { upkeepOf } from '../log/upkeep'
+import { upkeepOf, upkeepTasksOf } from '../log/upkeep'
 import { inUseSince } from '../plan'
 import { measurementKinds } from '../measurements/measurement'
 import { part, table, words, type PaperPart } from './paper'
@@ -74,7 +74,7 @@ export const upkeepPart = ({ log, plan, today }: PaperSource): PaperPart =>
     table(
       [0.5, 0.2, 0.3],
       ['What', 'Every', 'Last, and next'],
-      upkeepOf(log, inUseSince(plan.runIn), today).map((u) => [
+      upkeepOf(log, inUseSince(plan.runIn), today, upkeepTasksOf(plan)).map((u) => [
         upkeepTasks[u.task],
         `${u.everyDays} days`,
         `${u.lastOn ?? 'never'}; ${u.dueOn ?? 'once it is in use'}`,

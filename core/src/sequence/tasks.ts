@@ -1,6 +1,6 @@
 import type { LogEntry } from '../log/logEntry'
 import { upkeepTasks } from '../log/logEntry'
-import { upkeepOf } from '../log/upkeep'
+import { upkeepOf, upkeepTasksOf } from '../log/upkeep'
 import { inUseSince, type LooseEnd, type Plan } from '../plan'
 import type { PartLine } from '../wiring/parts'
 import { buildParts, type BuildStep } from './step'
@@ -96,7 +96,7 @@ export function tasksOf(
       waitsFor: [],
       on: plan.wiring.sendBackBy,
     })
-  for (const { task, dueOn } of upkeepOf(log, inUseSince(plan.runIn), today))
+  for (const { task, dueOn } of upkeepOf(log, inUseSince(plan.runIn), today, upkeepTasksOf(plan)))
     if (dueOn !== undefined)
       tasks.push({ id: `keep-${task}`, kind: 'keep', what: upkeepTasks[task], waitsFor: [], on: dueOn })
   return tasks

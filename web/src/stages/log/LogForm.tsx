@@ -3,6 +3,7 @@ import {
   symptomOfFault,
   symptoms,
   upkeepTasks,
+  upkeepTasksOf,
   type LogEntry,
   type LogKind,
   type SymptomId,
@@ -150,9 +151,9 @@ export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Pro
           <Labelled label="What was looked after">
             {(id) => (
               <select id={id} className="field" value={task} onChange={(e) => setTask(e.target.value as typeof task)}>
-                {Object.entries(upkeepTasks).map(([key, name]) => (
+                {upkeepTasksOf(plan).map((key) => (
                   <option key={key} value={key}>
-                    {name}
+                    {upkeepTasks[key]}
                   </option>
                 ))}
               </select>

@@ -1,5 +1,5 @@
 import { inUseSince } from '@zesty/core'
-import { upkeepOf, upkeepTasks, type LogEntry } from '@zesty/core/record'
+import { upkeepOf, upkeepTasks, upkeepTasksOf, type LogEntry } from '@zesty/core/record'
 import { Mark } from '../../parts/Mark'
 import { today } from '../../parts/today'
 import { usePlan } from '../../state/openPlan'
@@ -12,8 +12,8 @@ export function UpkeepSheet({
   entries: readonly LogEntry[]
   onAdd: (entry: Omit<LogEntry, 'id'>) => Promise<boolean>
 }) {
-  const { runIn } = usePlan()
-  const all = upkeepOf(entries, inUseSince(runIn), today())
+  const plan = usePlan()
+  const all = upkeepOf(entries, inUseSince(plan.runIn), today(), upkeepTasksOf(plan))
   return (
     <section className="sheet mt-3" aria-labelledby="upkeep">
       <h2 id="upkeep" tabIndex={-1} className="h-part">
