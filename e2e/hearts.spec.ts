@@ -1,37 +1,10 @@
 import { expect, kept, test, type Page } from './heartWalk'
-import { Walker, type Known } from './walker'
+import { fromLibrary, oneBelt, plate, spinning, Walker, type Known } from './walker'
 
-const plate =
-  (text: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.fill(/^The plate, line by line/, text)
-    await w.press('Put this on the plate')
-  }
-const fromLibrary =
-  (name: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.press('Pick a drive')
-    await w.press(`Take ${name}`)
-  }
-const oneBelt =
-  (driving: string, driven: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.press('Add the first belt position')
-    await w.fill('Driving', driving)
-    await w.fill('Driven', driven)
-  }
 const direct = async (w: Walker): Promise<void> => {
   await w.press('Add the first belt position')
   await w.choose('Stage 1', 'direct')
 }
-const spinning =
-  (diameter: string, width: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.press('Add a chuck, wheel or cutter')
-    await w.fill('Diameter', diameter)
-    await w.fill('Width', width)
-  }
-
 const shed: Known = {
   'supply.isolatorInReach': 'Yes',
   'supply.voltageV': '230 V live and neutral, 50 Hz, 16 A',

@@ -1,37 +1,10 @@
 import { expect, test } from './shopFixture'
-import { Walker, type Known } from './walker'
+import { fromLibrary, oneBelt, plate, spinning, Walker, type Known } from './walker'
 
-const plate =
-  (text: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.fill(/^The plate, line by line/, text)
-    await w.press('Put this on the plate')
-  }
-const fromLibrary =
-  (name: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.press('Pick a drive')
-    await w.press(`Take ${name}`)
-  }
 const job =
   (text: string) =>
   async (w: Walker): Promise<void> =>
     w.fill('A job in one line', text)
-
-const oneBelt =
-  (driving: string, driven: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.press('Add the first belt position')
-    await w.fill('Driving', driving)
-    await w.fill('Driven', driven)
-  }
-const spinning =
-  (diameter: string, width: string) =>
-  async (w: Walker): Promise<void> => {
-    await w.press('Add a chuck, wheel or cutter')
-    await w.fill('Diameter', diameter)
-    await w.fill('Width', width)
-  }
 
 /** What is the same in most small shops. */
 const cable: Known = {

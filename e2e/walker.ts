@@ -116,3 +116,34 @@ export class Walker {
     }
   }
 }
+
+/** The whole plate at once, as it is stamped. */
+export const plate =
+  (text: string) =>
+  async (w: Walker): Promise<void> => {
+    await w.fill(/^The plate, line by line/, text)
+    await w.press('Put this on the plate')
+  }
+/** A drive of the shop's library. */
+export const fromLibrary =
+  (name: string) =>
+  async (w: Walker): Promise<void> => {
+    await w.press('Pick a drive')
+    await w.press(`Take ${name}`)
+  }
+/** The pulleys of one belt. */
+export const oneBelt =
+  (driving: string, driven: string) =>
+  async (w: Walker): Promise<void> => {
+    await w.press('Add the first belt position')
+    await w.fill('Driving', driving)
+    await w.fill('Driven', driven)
+  }
+/** Something that spins, by its size. */
+export const spinning =
+  (diameter: string, width: string) =>
+  async (w: Walker): Promise<void> => {
+    await w.press('Add a chuck, wheel or cutter')
+    await w.fill('Diameter', diameter)
+    await w.fill('Width', width)
+  }

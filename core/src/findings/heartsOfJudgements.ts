@@ -1,5 +1,5 @@
 import { heartOf, type Plan } from '../plan'
-import { hearts, type Heart } from '../stages/hearts'
+import { heartIds, hearts, type Heart } from '../stages/hearts'
 import { doesNotApply, lacks, type CannotBeJudged, type DoesNotApply } from './answer'
 
 /** What only a drive that makes hertz, and its motor, is asked. */
@@ -60,16 +60,35 @@ const roomOf = (id: string): Heart | undefined => {
   return Object.hasOwn(rooms, room) ? rooms[room] : undefined
 }
 
+/** By id, worked out once: it is asked of every judgement at every key. */
+const asked = new Map<string, { room: Heart | undefined; hearts: readonly Heart[] | undefined }>()
+
+function askedOf(id: string) {
+  const known = asked.get(id)
+  if (known) return known
+  const room = roomOf(id)
+  const made = { room, hearts: room === undefined ? table.get(id) : [room] }
+  asked.set(id, made)
+  return made
+}
+
+/** What is said where a question is none of a heart's. */
+const none = Object.fromEntries(
+  heartIds.map((heart) => [
+    heart,
+    doesNotApply(`It is ${hearts[heart].charAt(0).toLowerCase()}${hearts[heart].slice(1)}`),
+  ]),
+) as Readonly<Record<Heart, DoesNotApply>>
+
 /** Why a judgement is no question of what turns this machine; undefined where it is one. */
 export function notOfHeart(id: string, plan: Plan): DoesNotApply | CannotBeJudged | undefined {
   const heart = heartOf(plan)
-  const room = roomOf(id)
-  const asked = room === undefined ? table.get(id) : [room]
-  if (asked === undefined || asked.includes(heart)) return undefined
+  const { room, hearts: whose } = askedOf(id)
+  if (whose === undefined || whose.includes(heart)) return undefined
   // What was told of another heart waits for the motor to say what it is.
   if (room !== undefined && plan.motor.kind === undefined && isTold(room === 'dc' ? plan.dcDrive : plan.driver))
     return lacks('motor.kind')
-  return doesNotApply(`It is ${hearts[heart].charAt(0).toLowerCase()}${hearts[heart].slice(1)}`)
+  return none[heart]
 }
 
 const isTold = (section: object): boolean => Object.values(section).some((value) => value !== undefined)

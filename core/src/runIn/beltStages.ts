@@ -9,7 +9,7 @@ import { hertz, message, messageText, rpm } from '../quantities'
 import { firstHz, noise } from './bareStage'
 import { coastExpected, coastFrom } from './massOn'
 import { runInReading, type RunInReading } from './reading'
-import { ampsReadings, downReading, rpmReading, upReading, type RunInStage } from './stage'
+import { ampsReadings, downReading, rpmReading, upReading, type RunInStage, type SeenItem } from './stage'
 
 /** Positions that the work is done on: the one used most first, then those of jobs; the first where nothing says. */
 export function workedPositions({ speeds }: Facts): PositionFacts[] {
@@ -161,6 +161,14 @@ export function beltStages(facts: Facts): RunInStage[] {
   return [belt, ...empty]
 }
 
+/** Marks across chuck and nose, looked at after a stop. */
+export const witness: SeenItem = {
+  id: 'witness',
+  ask: 'Dead and locked: the marks on chuck and nose still meet',
+  stops: true,
+  ifBad: 'The chuck moved on its thread. A longer ramp, or coast; seat it again, and begin this stage anew.',
+}
+
 /** Each thing that is put on the spindle, at half its limit, then at what the plan lets it reach. */
 export function holderStages(facts: Facts): RunInStage[] {
   const [position] = workedPositions(facts)
@@ -220,20 +228,7 @@ export function holderStages(facts: Facts): RunInStage[] {
                   ratio === undefined || poles === undefined ? undefined : rpmAtHertz(hz, poles) * ratio,
                 ),
               ],
-        seen: [
-          ...(threaded
-            ? [
-                {
-                  id: 'witness',
-                  ask: 'Dead and locked: the marks on chuck and nose still meet',
-                  stops: true,
-                  ifBad:
-                    'The chuck moved on its thread. A longer ramp, or coast; seat it again, and begin this stage anew.',
-                },
-              ]
-            : []),
-          noise,
-        ],
+        seen: [...(threaded ? [witness] : []), noise],
         hold: `${name.charAt(0).toUpperCase()}${name.slice(1)} holds, and stops as expected.`,
       },
     ]

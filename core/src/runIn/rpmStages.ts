@@ -9,7 +9,7 @@ import { hasFedField, heartOf } from '../plan'
 import { amps as ampsOf, message, messageText, rpm as rpmOf } from '../quantities'
 import { actingRamp } from './actingRamp'
 import { noise } from './bareStage'
-import { workedPositions } from './beltStages'
+import { witness, workedPositions } from './beltStages'
 import { coastExpected, coastFrom } from './massOn'
 import { missingOf } from './motorAt'
 import { runInReading, within, type Expected, type NotExpected, type RunInReading } from './reading'
@@ -394,20 +394,7 @@ function withHolders(facts: Facts): RunInStage[] {
                 ...down(facts, words, motorRpm, position.position.id),
                 coasts(facts, words, position, index, motorRpm * ratio),
               ],
-        seen: [
-          ...(threaded
-            ? [
-                {
-                  id: 'witness',
-                  ask: 'Dead and locked: the marks on chuck and nose still meet',
-                  stops: true,
-                  ifBad:
-                    'The chuck moved on its thread. A longer ramp, or coast; seat it again, and begin this stage anew.',
-                },
-              ]
-            : []),
-          noise,
-        ],
+        seen: [...(threaded ? [witness] : []), noise],
         hold: `${name} holds, and stops as expected.`,
       },
     ]

@@ -2,6 +2,7 @@ import { hasFedField, type Plan } from '../plan'
 import { BOX_M, device, earthScrew, poles, terminal, twoEnds } from './deviceKinds'
 import type { Draft } from './draft'
 import type { DriveTerminals } from './driveTerminals'
+import { motorEarth } from './motorEarth'
 import { endOf, type Device, type End, type Inside } from './model'
 
 const power = { group: 'motor', sheet: 'power', class: 'power' } as const
@@ -35,19 +36,7 @@ export function dcMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals): vo
     })
   })
   if (field) fieldLeads(draft, plan, drive)
-  const screw = drive.device.terminals.filter(({ does }) => does === 'earth').at(-1)
-  draft.join({
-    key: 'motor-earth',
-    purpose: 'earth of the motor',
-    group: 'earth',
-    sheet: 'power',
-    class: 'power',
-    kind: 'earth',
-    ends: [screw ? endOf('drive', screw.id) : endOf('bar', 'pe'), endOf('motor', 'pe')],
-    ...lead,
-    dead: 'under 0.1 ohm and the wire’s own, motor’s frame to the drive’s earth',
-    live: 'nothing is measured here live',
-  })
+  motorEarth(draft, plan, drive)
 }
 
 function motorBox({ motor }: Plan, field: boolean): Device {

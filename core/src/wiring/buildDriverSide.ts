@@ -6,6 +6,7 @@ import { BOX_M, device, earthScrew, terminal } from './deviceKinds'
 import type { Draft } from './draft'
 import type { DriveTerminals } from './driveTerminals'
 import { endOf, type End, type Potential } from './model'
+import { motorEarth } from './motorEarth'
 
 const letters = ['u', 'v', 'w'] as const
 
@@ -55,19 +56,7 @@ export function driverMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals)
       live: 'amps of the three leads alike within 10 %, by a clamp put on dead that reads true behind a driver',
     })
   })
-  const screw = drive.device.terminals.filter(({ does }) => does === 'earth').at(-1)
-  draft.join({
-    key: 'motor-earth',
-    purpose: 'earth of the motor',
-    group: 'earth',
-    sheet: 'power',
-    class: 'power',
-    kind: 'earth',
-    ends: [screw ? endOf('drive', screw.id) : endOf('bar', 'pe'), endOf('motor', 'pe')],
-    ...lead,
-    dead: 'under 0.1 ohm and the wire’s own, motor’s body to the driver’s earth',
-    live: 'nothing is measured here live',
-  })
+  motorEarth(draft, plan, drive)
   motorShield(draft, plan)
 }
 
