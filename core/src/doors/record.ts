@@ -12,5 +12,6 @@ export {
 export { dangerous, symptomOfFault, symptoms, type SymptomId } from '../log/symptoms'
 export { symptomCauses } from '../causes/symptomCauses'
 export { type SymptomCause } from '../causes/causes'
-export { upkeepOf, upkeepTasksOf, type Upkeep } from '../log/upkeep'
+export { upkeepOf, type Upkeep } from '../log/upkeep'
+export { upkeepTasksOf } from '../sequence/upkeepTasksOf'
 export { spent } from '../log/moneyOf'

@@ -1,4 +1,3 @@
-import { hasFedField, heartOf, type Plan } from '../plan'
 import type { LogEntry, UpkeepTask } from './logEntry'
 
 /** Days between two rounds of a task, at a few evenings a week: planning values. */
@@ -18,20 +17,7 @@ const everyDays: Readonly<Record<UpkeepTask, number>> = {
 }
 
 /** What every machine wants. */
-const common: readonly UpkeepTask[] = ['belt', 'bearings', 'fan', 'terminals', 'stop', 'earth', 'grease']
-
-/** What this machine wants from time to time, by what turns it. */
-export function upkeepTasksOf(plan: Plan): readonly UpkeepTask[] {
-  const isSpindle = plan.motor.kind === 'high-frequency'
-  return [
-    ...common,
-    ...(heartOf(plan) === 'dc' ? (['brushes'] as const) : []),
-    ...(heartOf(plan) === 'dc' && hasFedField(plan) ? (['field-trip'] as const) : []),
-    ...(isSpindle ? (['spindle-hours'] as const) : []),
-    ...(isSpindle && plan.installation.flowInterlock !== 'no-liquid' ? (['water'] as const) : []),
-    ...((plan.axes ?? []).length > 0 ? (['homing'] as const) : []),
-  ]
-}
+export const commonTasks: readonly UpkeepTask[] = ['belt', 'bearings', 'fan', 'terminals', 'stop', 'earth', 'grease']
 
 export interface Upkeep {
   task: UpkeepTask
@@ -50,7 +36,7 @@ export function upkeepOf(
   log: readonly LogEntry[],
   inUseSince: string | undefined,
   today: string,
-  tasks: readonly UpkeepTask[] = common,
+  tasks: readonly UpkeepTask[] = commonTasks,
 ): Upkeep[] {
   const last = new Map<UpkeepTask, string>()
   for (const { kind, task, at } of log)

@@ -1,6 +1,7 @@
 import { logKinds, upkeepTasks } from '../log/logEntry'
 import { symptoms } from '../log/symptoms'
-import { upkeepOf, upkeepTasksOf } from '../log/upkeep'
+import { upkeepOf } from '../log/upkeep'
+import { upkeepTasksOf } from '../sequence/upkeepTasksOf'
 import { inUseSince } from '../plan'
 import { measurementKinds } from '../measurements/measurement'
 import { part, table, words, type PaperPart } from './paper'

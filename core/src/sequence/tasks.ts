@@ -1,6 +1,7 @@
 import type { LogEntry } from '../log/logEntry'
 import { upkeepTasks } from '../log/logEntry'
-import { upkeepOf, upkeepTasksOf } from '../log/upkeep'
+import { upkeepOf } from '../log/upkeep'
+import { upkeepTasksOf } from './upkeepTasksOf'
 import { inUseSince, type LooseEnd, type Plan } from '../plan'
 import type { PartLine } from '../wiring/parts'
 import { buildParts, type BuildStep } from './step'
