@@ -1,6 +1,8 @@
 import { set, type MotorPlate, type Patch, type Plan } from '../src/plan'
 import { withAxis } from './axisMistakes'
+import type { Manual, TerminalFunction } from '../src/manual'
 import type { Mistake } from './mistakes'
+import { soundManual } from './soundManual'
 
 /** A DC motor with nothing wrong: shunt, weakened by hand to twice its base speed. */
 const soundDcMotor: MotorPlate = {
@@ -38,11 +40,20 @@ export const soundDcDrive: Plan['dcDrive'] = {
   commutator: 'smooth',
 }
 
+/** The sound plan's manual with more screws. */
+function withScrews(group: 'motor' | 'communication', ...does: TerminalFunction[]): Manual {
+  const manual = soundManual()
+  for (const one of does)
+    manual.terminals.push({ id: one, prints: one.slice(0, 24), group, does: one, wires: 2, basis: 'printed' })
+  return manual
+}
+
 /** The sound plan with a DC motor and its drive, and what is then another. */
 export const asDc = (motor: Partial<MotorPlate> = {}, drive: Partial<Plan['dcDrive']> = {}): Patch => [
   set('motor', { ...soundDcMotor, ...motor } as MotorPlate),
   set('dcDrive', { ...soundDcDrive, ...drive }),
   set('drive.kind', 'dc'),
+  set('manual', withScrews('motor', 'armature-1', 'armature-2', 'field-1', 'field-2')),
   set('drive.ratedOutputA', 12),
   set('controls.reverseWanted', true),
   set('settings.inDrive', {}),
@@ -121,11 +132,18 @@ const soundHighFrequency: Plan['highFrequency'] = {
 
 const asSpindle = (of: Partial<Plan['highFrequency']> = {}, more: Patch = []): Patch => [
   set('motor', soundSpindle),
+  set('survey.machineKind', 'router'),
+  set('survey.spindleNose', 'collet'),
+  set('survey.originalTopRpm', 24_000),
+  set('survey.positions', [{ id: 'b', name: 'B', transmission: [{ kind: 'direct' }] }]),
+  set('survey.mainPositionId', 'b'),
+  set('survey.jobs', []),
+  set('survey.holders', [{ id: 'nut', name: 'collet nut', kind: 'collet', diameterMm: 20, markedRpm: 30_000 }]),
   set('highFrequency', { ...soundHighFrequency, ...of }),
   set('installation.flowInterlock', 'stops-it'),
   set('drive.maximumHz', 1000),
   set('drive.carrierHz', 8000),
-  set('settings.inDrive', {}),
+  set('settings.inDrive', { overloadA: 6 }),
   set('settings.chosen', { decelerationS: 30 }),
   ...more,
 ]
@@ -858,7 +876,10 @@ export const heartMistakes: readonly Mistake[] = [
   [
     'commanded.register',
     'stop',
-    asCommanded({ ...onBus, registerMost: 5000 }, [set('controls.reference', 'serial')]),
+    asCommanded({ ...onBus, registerMost: 5000 }, [
+      set('controls.reference', 'serial'),
+      set('manual', withScrews('communication', 'bus-line-a', 'bus-line-b')),
+    ]),
     [],
     'The register does not hold the highest speed',
     'Register 2001h must be at most 5000: the manual’s highest word; these hertz are 9000.',

@@ -19,6 +19,7 @@ import { soundAxis } from './axisMistakes'
 import { demoPlan } from './demoPlans'
 import { asDc, asDriver, soundDcDrive } from './heartMistakes'
 import { soundPlan, spoiled } from './mistakes'
+import { soundManual } from './soundManual'
 
 const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ')
 const dc = (...more: Patch): Plan => spoiled(...asDc(), ...more)
@@ -184,7 +185,7 @@ describe('wires', () => {
     expect(ids(without)).toContain('reverser')
   })
   test('a DC motor on a drive for hertz lacks its screws, and says so', () => {
-    const { lacks } = wiringOf(dc())
+    const { lacks } = wiringOf(dc(set('manual', soundManual())))
     expect(lacks.map((l) => l.does)).toEqual(expect.arrayContaining(['armature-1', 'armature-2', 'field-1', 'field-2']))
   })
   test('of a motor with magnets: its leads in the order that was found, its sensors one to one', () => {

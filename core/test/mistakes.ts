@@ -9,27 +9,12 @@ import {
   type Plan,
   type TransmissionStage,
 } from '../src/plan'
-import type { Manual, TerminalFunction } from '../src/manual'
 import { demoPlan } from './demoPlans'
 import { axisMistakes } from './axisMistakes'
 import { heartMistakes } from './heartMistakes'
 import { runInMistakes } from './runInMistakes'
 import { settingMistakes } from './settingMistakes'
-import { shippedManual } from './shippedManuals'
-
-/** The wall-box drive’s manual with safe torque off and a third direction input, as the sound plan wants them. */
-export function soundManual(): Manual {
-  const manual = shippedManual('heron-wall-box')
-  const more = (id: string, prints: string, group: 'safety' | 'control', does: TerminalFunction) =>
-    manual.terminals.push({ id, prints, group, does, wires: 2, basis: 'printed' })
-  more('st', 'safe+', 'safety', 'torque-off-supply')
-  more('sa', 'safe-a', 'safety', 'torque-off-1')
-  more('sb', 'safe-b', 'safety', 'torque-off-2')
-  more('dir', 'in-e', 'control', 'direction')
-  more('quick', 'in-f', 'control', 'quick-stop')
-  for (const jumper of manual.jumpers) if (jumper.chooses === 'sink-source') jumper.comesIn = 'hi'
-  return manual
-}
+import { soundManual } from './soundManual'
 
 /** A conversion with nothing wrong, which each test spoils in one way. */
 export function soundPlan(): Plan {

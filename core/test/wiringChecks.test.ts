@@ -10,7 +10,8 @@ import { nothingMeasured } from '../src/measurements/measured'
 import { applyPatch, asJudged, set, type Patch, type Plan } from '../src/plan'
 import { netsOf } from '../src/wiring/nets'
 import type { Device, End, Wire, Wiring } from '../src/wiring/model'
-import { soundManual, soundPlan } from './mistakes'
+import { soundPlan } from './mistakes'
+import { soundManual } from './soundManual'
 
 type Kind = 'stop' | 'watch' | 'note' | 'good' | 'does-not-apply' | 'cannot-be-judged'
 type Id = (typeof wiringJudgements)[number]['id']

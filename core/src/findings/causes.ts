@@ -9,6 +9,9 @@ export const causes: Readonly<Record<string, readonly string[]>> = {
   'motor.cable': ['motor.plate-amps', 'motor.plate-pair'],
   'drive.output-too-small': ['motor.plate-amps', 'motor.plate-pair'],
   'drive.hertz-beyond-drive': ['motor.over-safe-speed'],
+  // A motor of one heart on a drive for another: its plate is read as that of the other, and its screws are not there.
+  'dc.plate': ['motor.kind'],
+  'wiring.lacks': ['motor.kind'],
   'wiring.stop-way': ['wiring.lacks'],
   'wiring.contactor-enable': ['wiring.lacks'],
   'wiring.chain-complete': ['wiring.lacks'],
