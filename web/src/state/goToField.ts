@@ -1,5 +1,5 @@
 import { fieldAt, isPlanPath, type PlanPath, type StageId } from '@zesty/core'
-import { SHOW_ALL } from './printing'
+import { isWaiting, SHOW_ALL } from './printing'
 import { stageWanted } from './screenSlice'
 import { store } from './store'
 
@@ -10,6 +10,8 @@ export const openStage = (stage: StageId): void => void store.dispatch(stageWant
 const PATIENCE = 60
 /** Frames that a stage which is open already takes to show what it shows at once. */
 const FRAMES_TO_OPEN = 12
+/** What a frame counts while a part is on its way. */
+const WHILE_COMING = 0.1
 
 /** How long after a jump the place it went to is left alone, ms. */
 const JUMP_MS = 1500
@@ -55,12 +57,14 @@ function focusWhenThere(path: PlanPath, frames: number): void {
     ).focus()
   } else if (frames > 0) {
     // It may lie in a part that comes only when it is seen: a stage that has had its time to open shows them all.
-    if (frames === PATIENCE - FRAMES_TO_OPEN) window.dispatchEvent(new Event(SHOW_ALL))
+    const isComing = frames <= PATIENCE - FRAMES_TO_OPEN && isWaiting()
+    if (isComing) window.dispatchEvent(new Event(SHOW_ALL))
     // It may lie within something closed; the narrowest that holds it is opened.
     const closed = [...document.querySelectorAll<HTMLElement>('[data-holds][aria-expanded=false]')]
       .filter((el) => path.startsWith(`${el.dataset['holds'] ?? ''}.`))
       .sort((a, b) => (b.dataset['holds'] ?? '').length - (a.dataset['holds'] ?? '').length)
     closed[0]?.click()
-    requestAnimationFrame(() => focusWhenThere(path, frames - 1))
+    // What is on its way is waited for longer: a part of a stage is loaded when it is first seen.
+    requestAnimationFrame(() => focusWhenThere(path, frames - (isComing ? WHILE_COMING : 1)))
   } else if (parent.includes('.') && isPlanPath(parent)) focusWhenThere(parent, 1)
 }

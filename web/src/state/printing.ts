@@ -5,7 +5,8 @@ export const SHOW_ALL = 'zesty-show-all'
 const PATIENCE_MS = 6000
 const LOOK_MS = 60
 
-const isWaiting = () => document.querySelector('[data-waiting]') !== null
+/** Whether a part of the stage has not come yet. */
+export const isWaiting = (): boolean => document.querySelector('[data-waiting]') !== null
 
 /** Prints the open stage whole, also what nobody scrolled to; or, of a stage that has cards for the machine, those alone. */
 export async function printStage({ cardsOnly = false } = {}): Promise<void> {

@@ -1,4 +1,4 @@
-import { heartOf, isBareMotor, type Plan } from '@zesty/core'
+import { heartOf, isBareMotor, printNumber, type Plan } from '@zesty/core'
 import { lazy, Suspense } from 'react'
 import { Choices } from '../../parts/ChoiceField'
 import { useEvaluation } from '../../state/evaluation'
@@ -45,7 +45,7 @@ export default function SpeedsStage() {
   const derived = (id: 'minimumHz' | 'maximumHz' | 'leastSpeedRpm' | 'mostSpeedRpm') => {
     const line = settings.find((s) => s.id === id)
     return typeof line?.value === 'number' && plan.settings.chosen[id] === undefined
-      ? `${line.value} ${heartOf(plan) === 'inverter' ? 'Hz' : 'rpm'}, ${line.basis}`
+      ? `${printNumber(line.value, 4, 1)} ${heartOf(plan) === 'inverter' ? 'Hz' : 'rpm'}, ${line.basis}`
       : 'from the plan'
   }
   return (
