@@ -1,3 +1,4 @@
+import { mostForMoments } from '../facts/settings/protectionSettings'
 import type { Manual } from '../manual'
 import { heartOf, type Plan } from '../plan'
 import { wiringOf } from '../wiring/wiringOf'
@@ -35,9 +36,6 @@ function atMost(jumper: Jumper, unit: string, wanted: number): string | undefine
   })
   return sizes.sort((a, b) => b.size - a.size)[0]?.prints
 }
-
-/** Current limit over the plate's amps: a planning value, the same that the card goes by. */
-const LIMIT_TIMES = 1.5
 
 /** Nominal volts within this of each other are one class: 230 on 240. */
 const ALIKE = 0.15
@@ -97,7 +95,7 @@ function wantedOf(plan: Plan, jumper: Jumper): JumperPosition {
     case 'current-limit': {
       const plateA = motor.lowVoltageA
       if (plateA === undefined) return { jumper, why: 'Needs the motor’s amps.' }
-      const most = Math.min(LIMIT_TIMES * plateA, motor.peakA ?? Infinity)
+      const most = mostForMoments(plateA, motor.peakA)
       return chosen(
         jumper,
         atMost(jumper, 'A', most),

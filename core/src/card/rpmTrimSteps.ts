@@ -4,7 +4,8 @@ import type { Heart } from '../stages/hearts'
 
 type Sets = Manual['trims'][number]['sets']
 
-const BEHIND =
+/** How a trim is turned at all, on any drive. */
+export const BEHIND =
   'Behind a barrier, one hand, an insulated screwdriver; the meter by clips that went on while it was dead, locked and measured.'
 const PROVED = 'Field and its trip proved before: one field lead lifted dead, then power: the armature must stay dead.'
 

@@ -3,7 +3,7 @@ import type { Manual } from '../manual'
 import { heartOf, type Plan, type SettingId } from '../plan'
 import { amount, amps, hertz, message, rpm, seconds, volts, type Message } from '../quantities'
 import type { Heart } from '../stages/hearts'
-import { rpmTrimSteps } from './rpmTrimSteps'
+import { BEHIND, rpmTrimSteps } from './rpmTrimSteps'
 
 type Trim = Manual['trims'][number]
 
@@ -50,9 +50,6 @@ const without: Readonly<Record<Exclude<Heart, 'inverter'>, { readonly [K in Trim
 /** The setting that a trim makes, by what turns the machine. */
 export const settingOfTrim = (sets: Trim['sets'], heart: Heart): SettingId | undefined =>
   heart !== 'inverter' && sets in without[heart] ? without[heart][sets] : ofHertz[sets]
-
-const BEHIND =
-  'Behind a barrier, one hand, an insulated screwdriver; the meter by clips that went on while it was dead, locked and measured.'
 
 const wantsOf = (id: SettingId, value: number): Message => {
   switch (id) {

@@ -4,7 +4,7 @@ import { millimetresInput, rpmInput } from '../rules/inputs'
 import { rule } from '../rules/rule'
 
 /** How fast a brush rides on a commutator. Over this an old one sparks and chatters: a planning value. */
-const MOST_M_PER_S = 35
+export const MOST_BRUSH_M_PER_S = 35
 
 export const commutatorSpeed = rule({
   id: 'dc.commutator-speed',
@@ -14,8 +14,8 @@ export const commutatorSpeed = rule({
     const speedMPerS = rimSpeed(diameterMm, speedRpm)
     return {
       speedMPerS,
-      mostRpm: rpmAtRim(diameterMm, MOST_M_PER_S),
-      permitted: speedMPerS <= MOST_M_PER_S,
+      mostRpm: rpmAtRim(diameterMm, MOST_BRUSH_M_PER_S),
+      permitted: speedMPerS <= MOST_BRUSH_M_PER_S,
     }
   },
 })

@@ -1,4 +1,4 @@
-import { dcReversal } from '../dc'
+import { dcReversal, MOST_BRUSH_M_PER_S } from '../dc'
 import { isKnown, numberOf } from '../facts/figure'
 import { hasFedField, set, type Plan } from '../plan'
 import { amount, amps, message, newtonMetres, percent, rpm, volts, type Message } from '../quantities'
@@ -404,7 +404,7 @@ export const dcFindings = [
       if (isUnjudged(known)) return known
       const [speedMPerS] = known
       const figures = [dc.brushMPerS.id]
-      const says = message`${amount('beltSpeed', speedMPerS)} under the brushes at the top; old ones are planned to 35.`
+      const says = message`${amount('beltSpeed', speedMPerS)} under the brushes at the top; old ones are planned to ${MOST_BRUSH_M_PER_S}.`
       return speedMPerS <= MOST_BRUSH_M_PER_S
         ? good(says, { figures })
         : {
@@ -458,6 +458,3 @@ export const dcFindings = [
       }),
   ),
 ]
-
-/** Where the rule of commutators ends. */
-const MOST_BRUSH_M_PER_S = 35

@@ -10,6 +10,10 @@ import type { Derived } from './settingLine'
 /** Current limit over the plate’s amps by what the machine does. Planning values; both schools end at these. */
 const limitShares = { gentle: 1.1, pull: 1.5 } as const
 
+/** Amps that a motor with magnets may be pushed with for moments: by its data sheet, and never over what is planned for pull. */
+export const mostForMoments = (plateA: number, peakA: number | undefined): number =>
+  Math.min(limitShares.pull * plateA, peakA ?? Infinity)
+
 /** What keeps the winding, and what the drive pushes for seconds. */
 export const protectionSettings = {
   overloadCooling: ({ plan }: FurtherInputs): Derived => {
@@ -29,7 +33,7 @@ export const protectionSettings = {
     const gentle =
       wantsGentleRamps(plan) || plan.motor.kind === 'high-frequency' || plan.survey.machineKind === 'router'
     if (heartOf(plan) === 'driver') {
-      const most = Math.min(limitShares.pull * plateA, plan.motor.peakA ?? Infinity, outputA ?? Infinity)
+      const most = Math.min(mostForMoments(plateA, plan.motor.peakA), outputA ?? Infinity)
       return {
         value: Math.floor(most * 10) / 10,
         basis: 'typical',
