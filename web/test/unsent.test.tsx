@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { applyPatch, emptyPlan, set, type Plan } from '@zesty/core'
+import { applyPatch, emptyPlan, replacePlan, set, type Plan } from '@zesty/core'
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { Provider } from 'react-redux'
 import { MemoryRouter, Route, Routes } from 'react-router'
@@ -172,6 +172,20 @@ test('what is taken back is shown at its stage', async () => {
   expect(screen.queryByRole('heading', { level: 1, name: 'Survey' })).toBeNull()
   act(() => takeBack())
   await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Survey' })).toBeTruthy())
+})
+
+test('a restore that is taken back is shown at what it changed, not at what it wrote as it was', async () => {
+  openScreen()
+  await waitFor(() => expect(open().plan).toEqual(plan), { timeout: 10_000 })
+  const old = { ...open().plan, supply: { ...open().plan.supply, voltageV: 208 } }
+  act(() => void store.dispatch(changed({ label: 'Restore', patch: replacePlan(old) })))
+  expect(screen.queryByRole('heading', { level: 1, name: 'Survey' })).toBeNull()
+  act(() => takeBack())
+  await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Survey' })).toBeTruthy())
+  const power = { ...open().plan, motor: { ...open().plan.motor, powerW: 1234 } }
+  act(() => void store.dispatch(changed({ label: 'Restore', patch: replacePlan(power) })))
+  act(() => takeBack())
+  await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Motor' })).toBeTruthy())
 })
 
 test('a tab that is still open keeps what is its own', async () => {
