@@ -1,5 +1,5 @@
 // @ts-check
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { throwAwayCluster } from './cluster.mjs'
 import { demoServer } from './demoServer.mjs'
@@ -166,11 +166,22 @@ async function playwright() {
         ZESTY_E2E_REPORT: report,
       },
     })
+    if (code !== 0) showPages()
     if (!existsSync(report)) return { passed: 0, failed: 1 }
     const { expected, unexpected, flaky } = JSON.parse(readFileSync(report, 'utf8')).stats
     return { passed: expected, failed: unexpected + flaky + (code !== 0 && unexpected + flaky === 0 ? 1 : 0) }
   } finally {
     await server.close()
+  }
+}
+
+/** Prints the page as each failed test left it: a machine that only keeps what is printed has nothing else to tell why. */
+function showPages() {
+  const folder = localPath('e2e')
+  if (!existsSync(folder)) return
+  for (const test of readdirSync(folder)) {
+    const page = join(folder, test, 'error-context.md')
+    if (existsSync(page)) console.log(`\n-- ${test}\n${readFileSync(page, 'utf8').slice(0, 6000)}`)
   }
 }
 
