@@ -215,12 +215,12 @@ describe('routes', () => {
     expect([line('keep-dc')?.applies, line('small-dc')?.applies]).toEqual([false, false])
     const long = compared(demoPlan('long-bed-lathe'))
     expect(long.lines.find((l) => l.id === 'keep-dc')?.applies).toBe(true)
-    expect(long.dc?.ways.map((w) => w.id)).toEqual(['drive-each', 'keep-dc', 'small-dc'])
-    const [kept, small] = ['keep-dc', 'small-dc'].map((id) => long.dc?.ways.find((w) => w.id === id)?.points ?? [])
-    // Below base speed the kept drive has twice the torque of the field left at half.
-    expect((kept?.[5]?.torqueNm ?? 0) / (small?.[5]?.torqueNm ?? 1)).toBeCloseTo(2, 6)
-    // At the top both have the same.
-    expect(kept?.at(-1)?.torqueNm).toBeCloseTo(small?.at(-1)?.torqueNm ?? 0, 6)
+    expect(long.dc?.curves.map((w) => w.id)).toEqual(['drive-each', 'keep-dc', 'fixed-dc', 'small-dc'])
+    const [kept, small] = ['keep-dc', 'small-dc'].map((id) => long.dc?.curves.find((w) => w.id === id)?.points ?? [])
+    // Below base speed the kept drive has twice the torque of the field left at half, and what a new one's ripple costs.
+    expect((kept?.[5]?.torqueNm ?? 0) / (small?.[5]?.torqueNm ?? 1)).toBeCloseTo(2 * 1.4, 6)
+    // At the top only the ripple is left between them.
+    expect((kept?.at(-1)?.torqueNm ?? 0) / (small?.at(-1)?.torqueNm ?? 1)).toBeCloseTo(1.4, 6)
     expect(numberOf(long.reversals[2]?.energyJ)).toBeCloseTo(4 * (numberOf(long.reversals[0]?.energyJ) ?? 0), 6)
   })
   test('a price that is not typed leaves the cost unknown and names it', () => {

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { evaluate, fieldAt, set, type Plan } from '@zesty/core'
+import { evaluate, fieldAt, messageText, set, type Plan } from '@zesty/core'
 import { compareRoutes } from '@zesty/core/compare'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import type { ReactNode } from 'react'
@@ -180,10 +180,25 @@ describe('a DC drive', () => {
     const rows = within(screen.getByRole('table', { name: '' }))
       .getAllByRole('row')
       .slice(1)
-    expect(rows.map((r) => within(r).getByRole('rowheader').textContent)).toEqual(dc?.ways.map((w) => w.name))
+    expect(rows.map((r) => within(r).getByRole('rowheader').textContent)).toEqual(dc?.curves.map((w) => w.name))
     for (const row of rows)
       for (const cell of within(row).getAllByRole('cell'))
         expect(plain(cell.textContent)).toMatch(/^(out of reach|[\d.]+ N m)$/)
+  })
+  test('has each way’s worth told, alike in the list of routes and beside the others', () => {
+    const plan = lathe(...plate)
+    show(<RouteStage />, plan)
+    const fixed = compared(plan).dcWays.find((w) => w.id === 'fixed-dc')
+    const says = plain(messageText(fixed?.verdict.says ?? []))
+    expect(says).toMatch(/\w/)
+    expect(plain(route('A modern DC drive, field fixed').textContent)).toContain(says)
+    cleanup()
+    showCompared(plan, (routes) => <DcSheet compared={routes} />)
+    const ways = within(screen.getByRole('list', { name: 'The ways, held against each other' }))
+    expect(ways.getAllByRole('listitem').map((li) => within(li).getByRole('heading').textContent)).toEqual(
+      compared(plan).dcWays.map((w) => w.name),
+    )
+    expect(plain(route('Modern DC drive, field fixed').textContent)).toContain(says)
   })
   test('has the energy of a reversal told for each way', () => {
     showCompared(lathe(...plate), (routes) => <DcSheet compared={routes} />)

@@ -8,9 +8,12 @@ import { routes, type Plan, type RouteId } from '../plan'
 import { converter, currentSum } from '../supply'
 import { crossover, replacesMotor, routeCost, shopRoutes } from './routeCosts'
 import { fedMachines, wallAmps, type Fed } from './routeAmps'
-import { dcCurves, dcTorque, reversals, type DcCurves, type Reversal } from './routeDc'
+import { dcWays } from './dcWays'
+import { isDcRoute, type DcWay, type WayVerdict } from './dcWay'
+import { dcCurves, reversals, type DcCurves, type Reversal } from './routeDc'
 import { routeWords } from './routeWork'
-import { continued, slowestJob, type SlowestJob, type SlowTorque } from './slowestJob'
+import { slowestJob, type SlowestJob, type SlowTorque } from './slowestJob'
+import { threePhaseSide } from './threePhaseSide'
 
 /** One way to go, in this shop's numbers. Readings open to their working through `figures`. */
 export interface RouteLine extends SlowTorque {
@@ -28,6 +31,8 @@ export interface RouteLine extends SlowTorque {
   /** Machines that can run at once on the breaker, in the order listed; undefined while amps are not known. */
   runAtOnce: string[] | undefined
   idlerW: FigureState | undefined
+  /** Of a way to turn a machine with a DC motor: what it is worth. */
+  verdict?: WayVerdict
   work: string[]
   gives: string
   lacks: string
@@ -40,6 +45,8 @@ export interface RouteComparison {
   /** Cost over the number of machines for the routes that feed the shop; only where prices are typed. */
   costCurve: { route: RouteId; points: { machines: number; cost: number }[] }[]
   crossovers: FigureState[]
+  /** The ways of a machine with a DC motor, with what each is worth; none where there is no such motor. */
+  dcWays: DcWay[]
   dc: DcCurves | undefined
   reversals: Reversal[]
   figures: Evaluation['figures']
@@ -54,9 +61,11 @@ export function compareRoutes(
   evaluation: Evaluation,
   tables: PlanningTables = shippedTables,
 ): RouteComparison {
-  const ledger = continued(plan, evaluation)
+  const side = threePhaseSide(plan, evaluation)
+  const { ledger } = side
   const fed = fedMachines(plan, ledger)
-  const slowest = slowestJob(evaluation, ledger)
+  const slowest = slowestJob(side.evaluation, ledger)
+  const dc = dcWays(plan, evaluation, side, tables)
   const lines = (Object.keys(routes) as RouteId[]).map((id) => line(id))
   const drawn = Math.max(fed.length, Math.min(MOST_MACHINES, fed.length + 3))
   return {
@@ -73,8 +82,9 @@ export function compareRoutes(
         : []
     }),
     crossovers: (['converter-starters', 'converter-drives'] as const).map((r) => crossover(ledger, r)),
-    dc: dcCurves(plan, evaluation, slowest),
-    reversals: reversals(plan, ledger),
+    dcWays: dc.ways,
+    dc: dcCurves(plan, evaluation, side, dc, tables),
+    reversals: dc.motor ? reversals(plan, ledger) : [],
     figures: ledger.figures,
     blocked: ledger.blocked,
   }
@@ -83,13 +93,13 @@ export function compareRoutes(
     const words = routeWords[id]
     const feedsShop = shopRoutes.includes(id)
     const here = feedsShop ? fed : fed.slice(0, 1)
-    const powerW = routePower(ledger, id)
+    const powerW = isDcRoute(id) ? dc.motor?.powerW : routePower(ledger, id)
     const amps = here.map((f) => ({
       ...f,
-      wallA: wallAmps(plan, ledger, tables, evaluation, id, f, f.key === 'this' ? powerW : undefined),
+      wallA: wallAmps(plan, ledger, tables, side.evaluation, id, f, f.key === 'this' ? powerW : undefined),
     }))
     const own = amps[0]?.wallA ?? ledger.block({ id: `route.${id}.wallA`, label: 'Wall amps' }, [])
-    const refused = notFor(plan, id)
+    const refused = notFor(plan, id, dc.motor !== undefined)
     return {
       id,
       name: routes[id],
@@ -100,7 +110,7 @@ export function compareRoutes(
       wallA: own,
       togetherA: together(ledger, id, amps),
       runAtOnce: atOnce(plan, amps),
-      ...slow(ledger, evaluation, id, slowest),
+      ...slowOf(id),
       idlerW: id === 'converter-starters' || id === 'converter-drives' ? idler(ledger, id, fed) : undefined,
       work: [
         ...(feedsShop && replacesMotor(plan) ? ['Replace this machine’s motor by a three-phase one'] : []),
@@ -110,21 +120,30 @@ export function compareRoutes(
       lacks: words.lacks,
     }
   }
+
+  /** Of a machine with a DC motor as its ways say it; with the back gear lost no position through gears is counted. */
+  function slowOf(id: RouteId): SlowTorque & Pick<RouteLine, 'verdict'> {
+    const way = dc.ways.find(
+      (w) => w.route === id && w.id !== (plan.route.backGearKept === false ? 'ac-geared' : 'ac-open'),
+    )
+    return way
+      ? { slowNm: way.slowNm, slowSays: way.slowSays, verdict: way.verdict }
+      : slow(ledger, side.evaluation, id, slowest)
+  }
 }
 
 /** Power of the motor that a route would turn this machine with, where that is its own. */
 function routePower(ledger: Ledger, id: RouteId): FigureState | undefined {
   if (id === 'kit') return ledger.given('route.kitPowerW')
-  if (id === 'brushless') return ledger.given('route.brushlessPowerW')
-  return id === 'keep-dc' || id === 'small-dc' ? ledger.given('route.dcPowerW') : undefined
+  return id === 'brushless' ? ledger.given('route.brushlessPowerW') : undefined
 }
 
 /** Above this brushless bench sets are not made. */
 const BRUSHLESS_MOST_W = 1500
 
-function notFor(plan: Plan, id: RouteId): string | undefined {
-  const { kind, powerW } = plan.motor
-  if ((id === 'keep-dc' || id === 'small-dc') && kind !== 'dc' && plan.route.dcPowerW === undefined)
+function notFor(plan: Plan, id: RouteId, hasDcMotor: boolean): string | undefined {
+  const { powerW } = plan.motor
+  if (isDcRoute(id) && !hasDcMotor)
     return 'There is no DC drive on this machine; type its motor’s plate below if there is.'
   if (
     (id === 'converter-starters' || id === 'converter-drives') &&
@@ -189,8 +208,7 @@ function slow(ledger: Ledger, evaluation: Evaluation, id: RouteId, slowest: Slow
     slowNm: ledger.block(naming, [unknownField('survey.jobs', 'Jobs')]),
     slowSays: '',
   }
-  if (id === 'keep-dc' || id === 'small-dc') return dcTorque(ledger, evaluation, id, naming, slowest)
-  if (!slowest) return waits
+  if (!slowest || isDcRoute(id)) return waits
   const at = `${Math.round(slowest.rpm)} rpm, ${slowest.position}`
   switch (id) {
     case 'drive-each':

@@ -7,6 +7,8 @@ import { named, type Ledger } from '../facts/ledger'
 import { fullLoadCurrent } from '../motor'
 import { routes, supplyUnits, type Plan, type RouteId } from '../plan'
 import { behindSupplyUnit } from '../supply'
+import { isDcRoute } from './dcWay'
+import { wantsConverter } from './routeCosts'
 
 /** A machine that is fed: this one, or another of the shop. */
 export interface Fed {
@@ -57,7 +59,7 @@ export function wallAmps(
   const supplyV = ledger.given('supply.voltageV', 'Supply volts')
   const phases = ledger.given('supply.phases', 'Supply phases')
   const own = fed.key === 'this' ? evaluation.figures['motor.efficiency'] : undefined
-  const brushed = route === 'keep-dc' || route === 'small-dc' || route === 'brushless'
+  const brushed = isDcRoute(route) || route === 'brushless'
   const motorEta = brushed
     ? ledger.typical(
         { id: `${id}.eta`, label: `${fed.name}: efficiency`, dimension: 'fraction' },
@@ -104,7 +106,8 @@ export function wallAmps(
   const unit = plan.supply.supplyUnit ?? 'mains'
   const behindUnit = unit !== 'mains' && unit !== 'generator'
   const atWallV = behindUnit ? ledger.given('supply.wallVoltageV', 'Volts at the wall') : supplyV
-  if (route !== 'converter-starters' && route !== 'converter-drives') {
+  const ownConverter = wantsConverter(plan, route)
+  if (route !== 'converter-starters' && route !== 'converter-drives' && !ownConverter) {
     const factor = lambda(isKnown(phases) && phases.value === 3)
     if (!behindUnit) return taken(naming, phases, factor)
     const behind = named(`${id}.unitA`, `${fed.name}: amps behind ${supplyUnits[unit].toLowerCase()}`, 'current')
@@ -128,7 +131,7 @@ export function wallAmps(
   }
   const inner = named(`${id}.loadA`, `${fed.name}: amps behind the converter`, 'current')
   const loadA =
-    route === 'converter-drives'
+    route !== 'converter-starters'
       ? taken(inner, three, lambda(true))
       : ledger.compute(
           fullLoadCurrent,

@@ -2,7 +2,7 @@ import { isKnown, type FigureState } from '../facts/figure'
 import { choice, named, type Ledger } from '../facts/ledger'
 import { crossover as crossoverRule, MOST_MACHINES, routeCost as routeCostRule } from '../cost'
 import type { FieldFigureId } from '../facts/figureId'
-import { routes, type Plan, type RouteId } from '../plan'
+import { heartOf, routes, type Plan, type RouteId } from '../plan'
 
 /** What a route costs: once for the shop, and again for each machine. */
 interface Prices {
@@ -17,6 +17,7 @@ const prices: Readonly<Record<RouteId, Prices>> = {
   'converter-starters': { once: 'route.converterPrice', each: 'route.starterPrice', wantsMotor: true },
   'converter-drives': { once: 'route.converterPrice', each: 'route.smallDrivePrice', wantsMotor: true },
   'keep-dc': { once: 'route.dcRepairPrice', wantsMotor: false },
+  'fixed-dc': { once: 'route.fixedDcPrice', wantsMotor: false },
   'small-dc': { once: 'route.smallDcPrice', wantsMotor: false },
   brushless: { once: 'route.brushlessPrice', wantsMotor: false },
   kit: { once: 'route.kitPrice', wantsMotor: false },
@@ -29,9 +30,20 @@ export const shopRoutes: readonly RouteId[] = ['drive-each', 'converter-starters
 export const replacesMotor = ({ motor }: Plan): boolean =>
   motor.kind !== undefined && !['induction', 'high-frequency', 'pole-changing'].includes(motor.kind)
 
+/** Phases that the DC machine's own system wants: as told, or by its bridge; undefined while neither says. */
+export function ownSystemWants(plan: Plan): 'one' | 'three' | undefined {
+  const { rectifier } = plan.dcDrive
+  if (plan.route.dcPhases !== undefined || heartOf(plan) !== 'dc') return plan.route.dcPhases
+  return rectifier === 'one-phase' ? 'one' : rectifier === 'three-phase' ? 'three' : undefined
+}
+
+/** Whether a system that is kept was made for three phases, where the wall has one: a converter is to be bought with it. */
+export const wantsConverter = (plan: Plan, id: RouteId): boolean =>
+  id === 'keep-dc' && ownSystemWants(plan) === 'three' && plan.supply.phases === 1
+
 /** Cost of a route for a number of machines, this one counted. */
 export function routeCost(plan: Plan, ledger: Ledger, route: RouteId, machines: number): FigureState {
-  const { once, each, wantsMotor } = prices[route]
+  const { once, each = wantsConverter(plan, route) ? 'route.converterPrice' : undefined, wantsMotor } = prices[route]
   const of = machines === 1 ? 'machine' : 'machines'
   return ledger.derive(
     routeCostRule,

@@ -1,101 +1,70 @@
-import { dcSpeed } from '../dc'
 import type { Evaluation } from '../evaluate/evaluate'
-import { isKnown, type FigureState } from '../facts/figure'
-import type { FigureId } from '../facts/figureId'
-import { choice, named, unknownField, type Ledger, type Naming } from '../facts/ledger'
-import { rotationalEnergy, spindleTorque } from '../drivetrain'
-import { ratedTorque } from '../motor'
+import type { PlanningTables } from '../data/planningValues'
+import { numberOf, type FigureState } from '../facts/figure'
+import { choice, named, unknownField, type Ledger } from '../facts/ledger'
+import { rotationalEnergy } from '../drivetrain'
 import type { Plan, RouteId } from '../plan'
-import type { SlowestJob, SlowTorque } from './slowestJob'
 import { torqueCurve } from '../facts/motor/torqueCurve'
+import { onItsCurrent } from './dcMotor'
+import { dcWayNames, type DcRouteId } from './dcWay'
+import type { dcWays } from './dcWays'
+import type { ThreePhaseSide } from './threePhaseSide'
 
-/** Torque at the spindle over its speed, on one belt position, of the three ways to turn a toolroom lathe. */
+/** Torque at the spindle over its speed, on one belt position, of the ways to turn a toolroom lathe. */
 export interface DcCurves {
   position: string
-  ways: { id: RouteId; name: string; points: { rpm: number; torqueNm: number }[] }[]
+  curves: { id: RouteId; name: string; points: { rpm: number; torqueNm: number }[] }[]
 }
 
 const STEPS = 60
 
-/** Torque of the DC motor at the slowest job, field full: constant below base speed. */
-export function dcTorque(
-  ledger: Ledger,
+/** Torque over the spindle's speed, on the position that does most of the jobs with the drive kept. */
+export function dcCurves(
+  plan: Plan,
   evaluation: Evaluation,
-  id: RouteId,
-  naming: Naming,
-  slowest: SlowestJob | undefined,
-): SlowTorque {
-  const torqueNm = ledger.derive(
-    ratedTorque,
-    'torqueNm',
-    named('route.dc.torque', 'DC motor: rated torque', 'torque'),
-    {
-      powerW: ledger.given('route.dcPowerW'),
-      speedRpm: ledger.given('route.dcBaseRpm'),
-    },
-  )
-  const position = evaluation.positions.find((p) => p.name === slowest?.position) ?? evaluation.positions[0]
-  const ratio = position && ledger.figures[position.speedRatio]
-  const efficiency = position && ledger.figures[`position.${position.id}.efficiency`]
-  if (!isKnown(torqueNm) || !ratio || !efficiency) return { slowNm: ledger.block(naming, [torqueNm]), slowSays: '' }
-  return {
-    // Full field: rated torque from standstill to base speed, while the motor is kept cool.
-    slowNm: ledger.derive(spindleTorque, 'torqueNm', naming, { torqueNm, speedRatio: ratio, efficiency }),
-    slowSays: `${position.name}, field full${id === 'small-dc' ? '; weakened by hand it has less' : ''}`,
-  }
-}
-
-/** The AC motor and drive, the DC drive kept, and the small one with the field left weak, drawn together. */
-export function dcCurves(plan: Plan, evaluation: Evaluation, slowest: SlowestJob | undefined): DcCurves | undefined {
-  const { dcPowerW, dcBaseRpm, dcTopRpm = dcBaseRpm } = plan.route
-  const position = evaluation.positions.find((p) => p.name === slowest?.position) ?? evaluation.positions[0]
-  const value = (id: FigureId) => evaluation.figures[id]?.value
-  const ratio = position && value(position.speedRatio)
-  const efficiency = position && value(`position.${position.id}.efficiency`)
-  if (dcPowerW === undefined || dcBaseRpm === undefined || dcTopRpm === undefined || !position || !ratio || !efficiency)
-    return undefined
-  const made = ratedTorque.run({ powerW: dcPowerW, speedRpm: dcBaseRpm })
-  const rated = made.ok ? made.value.torqueNm : 0
-  const atSpindle = (motorRpm: number, motorNm: number) => ({
-    rpm: motorRpm * ratio,
-    torqueNm: (motorNm * efficiency) / ratio,
-  })
-  const weakest = Math.min(1, dcBaseRpm / dcTopRpm)
-  const over = (top: number, torque: (rpm: number) => number) =>
-    Array.from({ length: STEPS + 1 }, (_, i) => {
-      const rpm = (top * i) / STEPS
-      return atSpindle(rpm, torque(rpm))
+  side: ThreePhaseSide,
+  { motor, ways }: ReturnType<typeof dcWays>,
+  tables: PlanningTables,
+): DcCurves | undefined {
+  const { ledger } = side
+  const kept = ways.find((w) => w.id === 'keep-dc')
+  const position = evaluation.positions.find((p) => p.name === kept?.span?.position) ?? evaluation.positions[0]
+  const ratio = position && numberOf(ledger.figures[position.speedRatio])
+  const efficiency = position && numberOf(ledger.figures[`position.${position.id}.efficiency`])
+  const [baseRpm, topRpm] = [motor?.baseRpm, motor?.topRpm].map(numberOf)
+  if (!motor || baseRpm === undefined || topRpm === undefined || !position || !ratio || !efficiency) return undefined
+  const over = (toRpm: number, torque: (rpm: number) => number | undefined, fromRpm = 0) =>
+    Array.from({ length: STEPS + 1 }, (_, i) => Math.max(fromRpm, (toRpm * i) / STEPS)).flatMap((motorRpm) => {
+      const torqueNm = torque(motorRpm)
+      return torqueNm === undefined ? [] : [{ rpm: motorRpm * ratio, torqueNm: (torqueNm * efficiency) / ratio }]
     })
-  const kept = over(dcTopRpm, (rpm) => {
-    const field = Math.min(1, dcBaseRpm / Math.max(rpm, 1))
-    const at = dcSpeed.run({
-      baseRpm: dcBaseRpm,
-      armatureFraction: Math.min(1, rpm / dcBaseRpm),
-      fieldFraction: Math.max(field, 0.11),
-    })
-    return at.ok ? rated * at.value.torqueFraction : 0
-  })
-  const curve = evaluation.torque && torqueCurve(evaluation.torque)
+  const rated = (id: DcRouteId) => numberOf(onItsCurrent(id, plan, evaluation, ledger, motor, tables)) ?? 0
+  const byField = (rpm: number) => Math.min(1, baseRpm / Math.max(rpm, 1))
+  const curve = side.evaluation.torque && torqueCurve(side.evaluation.torque)
+  const weakest = baseRpm / topRpm
   return {
     position: position.name,
-    ways: [
+    curves: [
       ...(curve
         ? [
             {
               id: 'drive-each' as const,
               name: 'AC motor and drive, all day',
-              points: Array.from({ length: STEPS + 1 }, (_, i) =>
-                curve.at(Math.max(curve.lowestRpm, (curve.highestRpm * i) / STEPS)),
-              ).flatMap((p) => (p.continuousNm === undefined ? [] : [atSpindle(p.motorRpm, p.continuousNm)])),
+              points: over(curve.highestRpm, (rpm) => curve.at(rpm).continuousNm, curve.lowestRpm),
             },
           ]
         : []),
-      { id: 'keep-dc', name: 'DC drive kept', points: kept },
-      {
-        id: 'small-dc',
-        name: weakest < 1 ? 'Small DC drive, field left at its weakest' : 'Small DC drive',
-        points: over(dcTopRpm, () => rated * weakest),
-      },
+      { id: 'keep-dc', name: dcWayNames['keep-dc'], points: over(topRpm, (rpm) => rated('keep-dc') * byField(rpm)) },
+      { id: 'fixed-dc', name: dcWayNames['fixed-dc'], points: over(baseRpm, () => rated('fixed-dc')) },
+      ...(weakest < 1
+        ? [
+            {
+              id: 'small-dc' as const,
+              name: 'DC drive, field left at its weakest',
+              points: over(topRpm, () => rated('small-dc') * weakest),
+            },
+          ]
+        : []),
     ],
   }
 }
@@ -107,9 +76,9 @@ export interface Reversal {
   energyJ: FigureState
 }
 
-/** Heat of one reversal of the heaviest thing, at the top of the position used most, on each of the three. */
+/** Heat of one reversal of the heaviest thing, at the top of the position used most, each way. */
 export function reversals(plan: Plan, ledger: Ledger): Reversal[] {
-  if (plan.route.dcPowerW === undefined || plan.controls.reverseWanted === false) return []
+  if (plan.controls.reverseWanted === false) return []
   const inertia = ledger.figures['stop.inertia']
   const main = plan.survey.mainPositionId ?? plan.survey.positions[0]?.id ?? ''
   const speed = ledger.figures[`position.${main}.unloadedTopRpm`]
@@ -135,9 +104,9 @@ export function reversals(plan: Plan, ledger: Ledger): Reversal[] {
       energyJ: stored('keep-dc', 'DC drive: energy of each stop before a reversal', 1),
     },
     {
-      route: 'small-dc',
+      route: 'fixed-dc',
       says: 'heats armature and resistor if it is plugged, three times to stop it and once to run it up again, and takes as much from the supply, half for each; wait for standstill',
-      energyJ: stored('small-dc', 'Small DC drive: heat in armature and resistor if reversed while turning', 4),
+      energyJ: stored('fixed-dc', 'Small DC drive: heat in armature and resistor if reversed while turning', 4),
     },
   ]
 }

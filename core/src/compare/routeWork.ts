@@ -44,15 +44,23 @@ export const routeWords: Readonly<Record<RouteId, RouteWords>> = {
     gives: 'Its feel, full torque from standstill, speed above base by the field.',
     lacks: 'Old valves or thyristors; parts that end one day.',
   },
-  'small-dc': {
+  'fixed-dc': {
     work: [
-      'Wire a small armature drive',
-      'A field supply set by hand, with a field-loss trip',
+      'Wire an armature drive that gives the field its volts',
+      'A relay in the field’s circuit that drops the armature',
       'Reverse by a contactor at standstill only',
     ],
-    gives: 'Cheap, and full torque below base speed.',
-    lacks:
-      'Runs out above base speed unless the field is weakened by hand, and then has less torque everywhere; every reversal waits for standstill.',
+    gives: 'Full torque from standstill to base speed, with nothing old in it but the motor.',
+    lacks: 'Ends at base speed: what the field gave above it is gone.',
+  },
+  'small-dc': {
+    work: [
+      'Wire an armature drive',
+      'A field supply with a rheostat, a relay for a lost field, and a contact that starts it on full field only',
+      'Reverse by a contactor at standstill only',
+    ],
+    gives: 'Full torque below base speed, and speed above it by hand.',
+    lacks: 'Two knobs: a field left weak has less torque everywhere; every reversal waits for standstill.',
   },
   brushless: {
     work: ['Make a mount and a pulley', 'Wire the set and its pedal or knob'],

@@ -470,6 +470,18 @@ export const drivetrainRuleWords = {
     output: { torqueNm: 'N m, of the other motor there' },
     example: { torqueNm: 20, powerW: 1500, otherPowerW: 2200 },
   },
+  'drivetrain.power-for-torque': {
+    title: 'Power that gives a wanted torque',
+    formula: 'P_2 = P_1 T_2 / T_1',
+    citation: 'Similar motors of one speed',
+    input: {
+      powerW: 'W, of the motor that is known',
+      torqueNm: 'N m, that it gives where it is asked for',
+      wantedNm: 'N m, wanted there',
+    },
+    output: { powerW: 'W, of a motor that gives it', times: 'of the first motor’s power' },
+    example: { powerW: 2200, torqueNm: 20, wantedNm: 60 },
+  },
   'belt.stock': {
     title: 'Stock belt next to a length',
     formula: 'the nearest of the stock lengths; of the three nearest the first whose centre distance lies in the slot',

@@ -22,6 +22,9 @@ export const hasFedField = ({ motor: { fieldKind } }: { motor: Pick<Plan['motor'
 const OF_SOME: readonly (readonly [RegExp, readonly Heart[]])[] = [
   [/^dcDrive(?:\.|$)/, ['dc']],
   [/^driver(?:\.|$)/, ['driver']],
+  // The DC motor’s plate stands once: on Motor where it is the motor, on Route where another takes its place.
+  [/^route\.dc(?:PowerW|BaseRpm|TopRpm)$/, ['inverter', 'driver']],
+  [/^route\.ac(?:PowerW|Rpm)$/, ['dc', 'driver']],
   [/^wiring\.motorShield$/, ['inverter', 'driver']],
   // Made of mains into hertz, or chopped on to three windings.
   [

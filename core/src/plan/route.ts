@@ -6,7 +6,8 @@ export const routes = {
   'converter-starters': 'One converter, plain starters',
   'converter-drives': 'One converter, three-phase drives',
   'keep-dc': 'Keep the DC drive',
-  'small-dc': 'A small DC drive, field set by hand',
+  'fixed-dc': 'A modern DC drive, field fixed',
+  'small-dc': 'A DC drive, field weakened by hand',
   brushless: 'A brushless set',
   kit: 'A complete pre-wired kit',
 } as const
@@ -22,7 +23,9 @@ export const routeMachineSchema = z.strictObject({
   runsTogether: yesNo('Runs at the same time'),
 })
 
-/** What is there of a DC toolroom drive, where there is one. */
+export const dcPhases = { one: 'One phase', three: 'Three phases' } as const
+
+/** The plate of a DC motor that stands here, where the motor that is planned is another. */
 export const dcFields = {
   dcPowerW: quantity('power', 'DC motor, power', 10, 75_000),
   dcBaseRpm: quantity('speed', 'DC motor, base speed', 50, 10_000),
@@ -33,15 +36,19 @@ export const dcFields = {
 export const routeSchema = z.strictObject({
   chosen: choice('Route', routes),
   machines: z.array(routeMachineSchema).max(20).meta({ label: 'Other machines of the shop' }),
-  backGearKept: yesNo('The back gear stays'),
+  backGearKept: yesNo('The back gear stays', 'With an AC motor in place of a DC one'),
   ...dcFields,
+  dcPhases: choice('Its own system is fed by', dcPhases, 'The motor-generator’s plate, or the old drive’s'),
+  acPowerW: quantity('power', 'AC motor in its place', 10, 75_000),
+  acRpm: quantity('speed', 'Its rated speed', 50, 10_000, 'At the hertz of the wall'),
   drivePrice: quantity('money', 'Drive for this machine, all in', 0, 1_000_000),
   smallDrivePrice: quantity('money', 'Three-phase drive, each', 0, 1_000_000),
   motorPrice: quantity('money', 'Three-phase motor', 0, 1_000_000),
   converterPrice: quantity('money', 'Converter and its wiring', 0, 1_000_000),
   starterPrice: quantity('money', 'Starter, each', 0, 1_000_000),
   dcRepairPrice: quantity('money', 'Repair of the DC drive', 0, 1_000_000),
-  smallDcPrice: quantity('money', 'Small DC drive', 0, 1_000_000),
+  fixedDcPrice: quantity('money', 'Modern DC drive', 0, 1_000_000),
+  smallDcPrice: quantity('money', 'DC drive with a field supply', 0, 1_000_000),
   brushlessPrice: quantity('money', 'Brushless set', 0, 1_000_000),
   kitPrice: quantity('money', 'Complete kit', 0, 1_000_000),
   kitPowerW: quantity('power', 'Motor of the kit', 10, 75_000),

@@ -127,6 +127,7 @@ const all = [
   drivetrain.frictionShare,
   drivetrain.rotationalEnergy,
   drivetrain.torqueByPower,
+  drivetrain.powerForTorque,
   drivetrain.stockBelt,
   workholding.wheelSpeed,
   workholding.unscrew,

@@ -4,6 +4,8 @@ import { Check } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useChange, usePlan } from '../../state/openPlan'
 import { FigureValue } from '../../parts/FigureValue'
+import { Text } from '../../parts/Text'
+import { VerdictMark } from './VerdictMark'
 
 /** Every route as a line of numbers; what it asks and gives is under its name. */
 export function RouteTable({ compared }: { compared: RouteComparison }) {
@@ -65,6 +67,14 @@ function Line({ line, machines }: { line: RouteLine; machines: number }) {
           {chosen ? 'Chosen' : 'Choose'}
         </button>
       </div>
+      {line.verdict && (
+        <p className="flex items-baseline gap-x-2 px-3.5 text-[15px] leading-snug">
+          <VerdictMark of={line.verdict} />
+          <span>
+            <Text said={line.verdict.says} />
+          </span>
+        </p>
+      )}
       <dl className="grid grid-cols-2 gap-x-3 px-3.5 @narrow:grid-cols-4">
         <Number label="Costs, this machine">
           <FigureValue id={line.costThis.id} />
