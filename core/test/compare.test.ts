@@ -223,6 +223,28 @@ describe('routes', () => {
     expect((kept?.at(-1)?.torqueNm ?? 0) / (small?.at(-1)?.torqueNm ?? 1)).toBeCloseTo(1.4, 6)
     expect(numberOf(long.reversals[2]?.energyJ)).toBeCloseTo(4 * (numberOf(long.reversals[0]?.energyJ) ?? 0), 6)
   })
+  test('a motor that no drive runs is told with the ways that lead on, and a variable unit with what becomes of it', () => {
+    const repulsion = compared(
+      applyPatch(demoPlan('gap-bed-lathe'), [set('motor', { kind: 'repulsion', powerW: 750 })]),
+    )
+    expect([repulsion.motor?.leadsTo, lathe.motor]).toEqual([
+      ['A drive on each machine', 'A complete pre-wired kit'],
+      undefined,
+    ])
+    // Its price counts a three-phase motor too.
+    expect(numberOf(repulsion.lines[0]?.costThis)).toBe(430 + 180)
+    const sheaves = compared(
+      applyPatch(demoPlan('gap-bed-lathe'), [
+        set('survey.positions.0.transmission.0', { kind: 'variable-sheave', driverMm: 90, drivenMm: 180 }),
+      ]),
+    )
+    const work = (id: string) => sheaves.lines.find((l) => l.id === id)?.work[0]
+    expect([work('drive-each'), work('converter-starters')]).toEqual([
+      expect.stringMatching(/^Lock the variable unit at one ratio/),
+      expect.stringMatching(/^Keep the variable unit/),
+    ])
+    expect(line('drive-each')?.work[0]).not.toMatch(/variable unit/)
+  })
   test('a price that is not typed leaves the cost unknown and names it', () => {
     const plan = applyPatch(demoPlan('gap-bed-lathe'), [set('route.drivePrice', undefined)])
     const cost = compared(plan).lines[0]?.costThis

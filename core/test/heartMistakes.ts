@@ -474,6 +474,16 @@ export const heartMistakes: readonly Mistake[] = [
     'motor.commutatorMm',
   ],
   [
+    'dc.treadmill',
+    'watch',
+    [...asDc({ fieldKind: 'magnets', treadmill: true }), set('settings.chosen.overloadA', 7)],
+    ['Set overload to 5.2 A'],
+    'A treadmill’s plate is not for all day',
+    'All day it is planned at 50 % of its plate’s 10.5 A, until its warmth was measured. Its flywheel screws off when it is reversed.',
+    'Its horsepower is told for minutes with a flywheel’s fan over it. Held on, the magnets weaken and the brushes burn. It wants a fan of its own, and chips kept out: its case is open.',
+    'motor.treadmill',
+  ],
+  [
     'dc.brushes',
     'stop',
     asDc({}, { brushes: 'sparking' }),

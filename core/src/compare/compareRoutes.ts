@@ -2,8 +2,9 @@ import { shippedTables, type PlanningTables } from '../data/planningValues'
 import { ratedTorque } from '../motor'
 import type { Evaluation } from '../evaluate/evaluate'
 import { isKnown, numberOf, type FigureState } from '../facts/figure'
+import { unsuitableKinds } from '../findings/unsuitableKinds'
 import { named, unknownField, type Ledger } from '../facts/ledger'
-import { shaftTorque, torqueByPower } from '../drivetrain'
+import { isShifted, shaftTorque, torqueByPower } from '../drivetrain'
 import { routes, type Plan, type RouteId } from '../plan'
 import { converter, currentSum } from '../supply'
 import { crossover, replacesMotor, routeCost, shopRoutes } from './routeCosts'
@@ -40,6 +41,8 @@ export interface RouteLine extends SlowTorque {
 
 export interface RouteComparison {
   lines: RouteLine[]
+  /** What motor stands here that no drive of this kind runs, and the ways that lead on from it. */
+  motor: { says: string; why: string; leadsTo: string[] } | undefined
   machines: number
   slowest: SlowestJob | undefined
   /** Cost over the number of machines for the routes that feed the shop; only where prices are typed. */
@@ -70,6 +73,7 @@ export function compareRoutes(
   const drawn = Math.max(fed.length, Math.min(MOST_MACHINES, fed.length + 3))
   return {
     lines,
+    motor: motorHere(plan),
     machines: fed.length,
     slowest,
     costCurve: shopRoutes.flatMap((route) => {
@@ -114,6 +118,7 @@ export function compareRoutes(
       idlerW: id === 'converter-starters' || id === 'converter-drives' ? idler(ledger, id, fed) : undefined,
       work: [
         ...(feedsShop && replacesMotor(plan) ? ['Replace this machine’s motor by a three-phase one'] : []),
+        ...ofVariable(plan, id),
         ...words.work,
       ],
       gives: words.gives,
@@ -130,6 +135,20 @@ export function compareRoutes(
       ? { slowNm: way.slowNm, slowSays: way.slowSays, verdict: way.verdict }
       : slow(ledger, side.evaluation, id, slowest)
   }
+}
+
+/** What a unit that is shifted while it turns asks: beside a drive it becomes one ratio, on a starter it stays what makes the speeds. */
+function ofVariable({ survey }: Plan, id: RouteId): string[] {
+  if (!survey.positions.some(({ transmission }) => transmission.some(({ kind }) => isShifted(kind)))) return []
+  if (id === 'converter-starters') return ['Keep the variable unit: its belt or oil, and shift it only while it turns']
+  return ['Lock the variable unit at one ratio, its belt renewed, or put two fixed pulleys in its place']
+}
+
+/** Of a motor whose heart another drive makes turn nothing is said: it is kept, or compared. */
+function motorHere({ motor: { kind, oneWinding }, drive }: Plan): RouteComparison['motor'] {
+  const unsuitable = kind && unsuitableKinds[kind]
+  if (!unsuitable || oneWinding === true || (kind === 'brushless' && drive.kind === 'brushless')) return undefined
+  return { says: unsuitable.says, why: unsuitable.why, leadsTo: unsuitable.leadsTo.map((id) => routes[id]) }
 }
 
 /** Power of the motor that a route would turn this machine with, where that is its own. */

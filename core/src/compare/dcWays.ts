@@ -1,5 +1,5 @@
 import type { PlanningTables } from '../data/planningValues'
-import { powerForTorque, spindleTorque } from '../drivetrain'
+import { isSealed, powerForTorque, spindleTorque } from '../drivetrain'
 import type { Evaluation } from '../evaluate/evaluate'
 import type { PositionLine } from '../evaluate/positionLine'
 import { isKnown, numberOf, type FigureState } from '../facts/figure'
@@ -92,7 +92,7 @@ const acPower = (ledger: Ledger): FigureState => ledger.given('motor.powerW', 'A
 const isGeared = (plan: Plan, line: PositionLine): boolean =>
   plan.survey.positions
     .find((p) => p.id === line.id)
-    ?.transmission.some(({ kind }) => kind === 'gear-pair' || kind === 'gearbox') ?? false
+    ?.transmission.some(({ kind }) => kind === 'gear-pair' || isSealed(kind)) ?? false
 
 function standOf(line: PositionLine, reach: Reach, ledger: Ledger, jobs: readonly WantedJob[]): Stand[] {
   const ratio = numberOf(ledger.figures[line.speedRatio])

@@ -48,6 +48,10 @@ export const planningValues = {
     citation: 'Planning value: rms over mean of a one-phase thyristor bridge without a choke; 1.1 with one',
   },
   formFactorThreePhase: { value: 1.05, citation: 'Planning value: rms over mean of a three-phase thyristor bridge' },
+  treadmillShare: {
+    value: 0.5,
+    citation: 'Planning value: a treadmill’s plate tells what it stands for minutes, with its flywheel’s fan',
+  },
   formFactorSmooth: { value: 1, citation: 'A generator’s current, or one chopped fast, is taken as smooth' },
   dcLeastSpeedShare: {
     value: 0.05,
@@ -93,6 +97,7 @@ export const planningValues = {
   wormEfficiency: { value: 0.7, citation: 'Planning value, worm of one or two starts run in oil' },
   timingBeltEfficiency: { value: 0.97, citation: 'Planning value, timing belt' },
   gearboxEfficiency: { value: 0.8, citation: 'Planning value: an old geared head is 0.75 to 0.85' },
+  variatorEfficiency: { value: 0.75, citation: 'Planning value: a hydraulic or friction variator in good order' },
   gearMeshEfficiency: { value: 0.97, citation: 'Planning value, one gear mesh' },
 } as const satisfies Record<string, PlanningValue>
 

@@ -13,6 +13,7 @@ const typical: Record<TransmissionKind, number> = {
   worm: planningValues.wormEfficiency.value,
   'gear-pair': planningValues.gearMeshEfficiency.value,
   gearbox: planningValues.gearboxEfficiency.value,
+  variator: planningValues.variatorEfficiency.value,
   direct: 1,
 }
 

@@ -44,6 +44,7 @@ export function typedSizes({ kind, ...stage }: SizedStage): StageSizes {
     case 'worm':
       return { driver: stage.starts, driven: stage.wheelTeeth }
     case 'gearbox':
+    case 'variator':
       return { driver: stage.reduction === undefined ? undefined : 1, driven: stage.reduction }
     case 'direct':
       return { driver: undefined, driven: undefined }

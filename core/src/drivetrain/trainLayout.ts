@@ -1,6 +1,6 @@
 import { toothPitches } from '../data/beltPitches'
 import type { StageSizes } from './effectiveSizes'
-import { isMeshed, isToothed, reverses, type TransmissionKind } from './transmissionKinds'
+import { isMeshed, isSealed, isToothed, reverses, type TransmissionKind } from './transmissionKinds'
 
 /** A stage as it is drawn; sizes in mm, or teeth for gears and timing pulleys. */
 export interface DrawnStage extends Partial<StageSizes> {
@@ -89,7 +89,7 @@ export function trainLayout(
     const from = layout.shafts[layout.shafts.length - 1]
     if (!from || kind === undefined) break
     if (kind === 'direct') continue
-    if (driver === undefined || driven === undefined || kind === 'gearbox') break
+    if (driver === undefined || driven === undefined || isSealed(kind)) break
     const [r1, r2] = [(driver * perUnit(stage)) / 2, (driven * perUnit(stage)) / 2]
     const meshed = isMeshed(kind)
     const known = meshed ? undefined : centreOf(i)

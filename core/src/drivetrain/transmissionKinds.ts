@@ -9,6 +9,7 @@ export const transmissionKinds = {
   'gear-pair': 'Gear pair',
   worm: 'Worm and wheel',
   gearbox: 'Sealed gearbox',
+  variator: 'Hydraulic or friction variator',
   direct: 'Direct, coupled',
 } as const
 
@@ -40,4 +41,10 @@ export const isMeshed = (kind: Kind): boolean => kind === 'gear-pair' || kind ==
 export const reverses = (kind: Kind): boolean => kind === 'crossed-belt' || kind === 'gear-pair'
 
 /** A worm’s wheel turns across it, by the hand of its thread, and nobody sees into a sealed gearbox: the way is not told by the kind. */
-export const hidesRotation = (kind: Kind): boolean => kind === 'worm' || kind === 'gearbox'
+export const hidesRotation = (kind: Kind): boolean => kind === 'worm' || isSealed(kind)
+
+/** Told by its ratio alone: nobody sees its sizes. */
+export const isSealed = (kind: Kind): boolean => kind === 'gearbox' || kind === 'variator'
+
+/** Made to be shifted while it turns. */
+export const isShifted = (kind: Kind): boolean => kind === 'variable-sheave' || kind === 'variator'

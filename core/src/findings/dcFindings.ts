@@ -60,6 +60,42 @@ export const dcFindings = [
     }),
   ),
 
+  judgement(
+    { id: 'dc.treadmill', asks: 'Duty of a treadmill’s motor', by: 'on-machine', danger: true, ...motor },
+    ({ plan, tables, motor: { plateCurrentA } }) => {
+      const { fieldKind, treadmill } = plan.motor
+      if (fieldKind === undefined) return lacks('motor.fieldKind')
+      if (fieldKind !== 'magnets') return doesNotApply('A treadmill’s motor has magnets for its field')
+      if (treadmill === undefined) return lacks('motor.treadmill')
+      if (!treadmill) return good(message`Its plate is not a treadmill’s.`)
+      const known = need(plateCurrentA)
+      if (isUnjudged(known)) return known
+      const share = tables.planning.treadmillShare.value
+      const most = Math.floor(known[0] * share * 10) / 10
+      const { inDrive, chosen } = plan.settings
+      const held = inDrive.overloadA ?? chosen.overloadA
+      const reversed = plan.controls.reverseWanted === true
+      const says = message`All day it is planned at ${percent(share)} of its plate’s ${amps(known[0])}, until its warmth was measured.${reversed ? ' Its flywheel screws off when it is reversed.' : ''}`
+      if (held !== undefined && held <= most) return good(message`It is held to ${amps(held)}. ${says}`)
+      return {
+        severity: 'watch',
+        title: message`A treadmill’s plate is not for all day`,
+        says,
+        why: 'Its horsepower is told for minutes with a flywheel’s fan over it. Held on, the magnets weaken and the brushes burn. It wants a fan of its own, and chips kept out: its case is open.',
+        remedies:
+          most > 0
+            ? [
+                {
+                  label: message`Set overload to ${amps(most)}`,
+                  patch: [set('settings.chosen.overloadA', most), set('settings.inDrive.overloadA', undefined)],
+                },
+              ]
+            : [],
+        path: 'motor.treadmill',
+      }
+    },
+  ),
+
   judgement({ id: 'dc.phases', asks: 'Phases of the DC drive', by: 'buying', ...drive }, ({ plan }) => {
     const { rectifier } = plan.dcDrive
     if (rectifier === undefined) return lacks('dcDrive.rectifier')

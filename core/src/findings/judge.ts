@@ -31,6 +31,7 @@ import { settingFindings } from './settingFindings'
 import { turningFindings } from './turningFindings'
 import { resonanceFindings } from './resonanceFindings'
 import { supplyUnitFindings } from './supplyUnitFindings'
+import { variatorFindings } from './variatorFindings'
 import { speedFindings } from './speedFindings'
 import { startFindings } from './startFindings'
 import { spinningFindings } from './spinningFindings'
@@ -57,6 +58,7 @@ export const judgements = [
   ...beltFindings,
   ...beltLoadFindings,
   ...pulleyFindings,
+  ...variatorFindings,
   ...knownSpeedFindings,
   ...spinningFindings,
   ...jobFindings,

@@ -6,43 +6,11 @@ import { frameHeightMm } from '../motor'
 import { connections, heartOf, set } from '../plan'
 import { amount, amps, hertz, rpm, message, volts } from '../quantities'
 import { judgement } from './finding'
+import { unsuitableKinds } from './unsuitableKinds'
 
 /** Plate arithmetic further apart than this is a contradiction. */
 const IMPLIED_MOST = 0.95
 const IMPLIED_LEAST = 0.3
-
-const unsuitable: Record<string, { severity: 'stop' | 'watch'; says: string; why: string }> = {
-  'single-phase': {
-    severity: 'stop',
-    says: 'A single-phase motor cannot be given variable speed by a three-phase drive.',
-    why: 'Its capacitor and start winding burn at any but mains hertz. It must be replaced by a three-phase motor.',
-  },
-  universal: {
-    severity: 'stop',
-    says: 'A universal motor has brushes; a three-phase drive cannot run it.',
-    why: 'It wants a controller of its own kind, or a three-phase motor in its place.',
-  },
-  dc: {
-    severity: 'stop',
-    says: 'A direct-current motor has brushes and wants a direct-current drive; a three-phase drive cannot run it.',
-    why: 'Keep its own system while it works, or replace the motor.',
-  },
-  servo: {
-    severity: 'stop',
-    says: 'A stepper or servo motor runs only on its own controller; a drive of this kind cannot run it.',
-    why: 'It wants currents placed by a controller that knows where the rotor stands.',
-  },
-  brushless: {
-    severity: 'stop',
-    says: 'A brushless motor runs only on a driver made for it; a drive of this kind cannot run it.',
-    why: 'Its driver must know where the rotor stands, and gives it volts of its own.',
-  },
-  'pole-changing': {
-    severity: 'stop',
-    says: 'The two speeds are made by changing poles; its leads are never linked as star and delta.',
-    why: 'On a drive only one winding may be used, at that winding’s own plate, with the other left open and insulated. Linked wrongly it burns.',
-  },
-}
 
 /** What the nameplate says, held against itself. */
 export const motorPlateFindings = [
@@ -61,10 +29,10 @@ export const motorPlateFindings = [
       if (heart !== 'inverter' && plan.drive.kind === undefined) return lacks('drive.kind')
       if (heart === 'driver' && plan.drive.kind === 'brushless') return good(message`It stands on a driver of its own.`)
       if (heart === 'dc' && plan.drive.kind === 'dc') return good(message`A DC drive runs it.`)
-      const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitable[kind]
+      const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitableKinds[kind]
       return verdict
         ? {
-            severity: verdict.severity,
+            severity: 'stop',
             title: message`This motor cannot go on the drive as it is`,
             says: [verdict.says],
             why: verdict.why,

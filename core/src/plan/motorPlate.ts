@@ -8,6 +8,7 @@ export const motorKinds = {
   'pole-changing': 'Two-speed',
   'high-frequency': 'High-frequency',
   'single-phase': 'Single-phase',
+  repulsion: 'Repulsion',
   universal: 'Universal',
   dc: 'DC',
   brushless: 'Brushless',
@@ -169,6 +170,7 @@ export const motorSchema = z.discriminatedUnion('kind', [
     oneWinding: yesNo('One winding used', 'The other left open; the plate is that winding’s own'),
   }),
   z.strictObject({ kind: kind('single-phase'), ...ofMains(MAINS_V) }),
+  z.strictObject({ kind: kind('repulsion'), ...ofMains(MAINS_V) }),
   z.strictObject({ kind: kind('universal'), ...ofMains(LOW_V) }),
   z.strictObject({
     kind: kind('dc'),
@@ -183,6 +185,7 @@ export const motorSchema = z.discriminatedUnion('kind', [
       1000,
       'Measured brush to brush, standing, by a known current',
     ),
+    treadmill: yesNo('Out of a treadmill', 'Its plate says treadmill duty, or a flywheel with a fan sits on its shaft'),
     commutatorMm: quantity('length', 'Commutator, across', 10, 500),
     cooling,
     rotorKgM2,

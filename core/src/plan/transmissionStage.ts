@@ -53,11 +53,17 @@ const vBelt = {
   ),
 }
 
+export const shiftings = { locked: 'Locked at this ratio', moves: 'Still shifted' } as const
+export const sheaveBelts = { good: 'Full width, even', worn: 'Narrow, hard or glazed' } as const
+
+/** What is to become of a unit that is shifted while it turns, once a drive makes the speeds. */
+const shifted = { shifting: choice('With the drive it is', shiftings) }
+
 const ratio = (label: string, help: string) => quantity('number', label, 0.001, 1000, help)
 
 /**
  * One stage between two shafts, by its kind: belts by the diameters they run on, gears and timing belts by their
- * teeth, a worm by its starts, a sealed gearbox by its ratio, variable sheaves by how they stand and how far they go.
+ * teeth, a worm by its starts, a sealed gearbox or a variator by its ratio, variable sheaves by how they stand and how far they go.
  * A stage that does not say its kind yet is held as a V-belt is.
  */
 export const transmissionStageSchema = z.discriminatedUnion('kind', [
@@ -93,6 +99,8 @@ export const transmissionStageSchema = z.discriminatedUnion('kind', [
     ...slip,
     slowestRatio: ratio('Slowest it can be set', 'Driven turns for one of the driving'),
     fastestRatio: ratio('Fastest it can be set', 'Driven turns for one of the driving'),
+    ...shifted,
+    wear: choice('Its belt', sheaveBelts),
   }),
   z.strictObject({
     kind: kind('gear-pair'),
@@ -107,6 +115,12 @@ export const transmissionStageSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: kind('gearbox'),
     reduction: quantity('number', 'Turns in for one out', 0.001, 3000, 'As printed on it: the 10 of 10 : 1'),
+  }),
+  z.strictObject({
+    kind: kind('variator'),
+    reduction: quantity('number', 'Turns in for one out', 0.001, 3000, 'As it is set now, counted by hand or by rpm'),
+    ...shifted,
+    leastRpm: quantity('speed', 'Slowest it may be driven', 1, 10_000, 'Its oil pump or balls want it; by its plate'),
   }),
   z.strictObject({ kind: kind('direct') }),
 ])

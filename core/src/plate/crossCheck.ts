@@ -33,7 +33,7 @@ export function clashesOf(value: (path: PlanPath) => number | undefined, kind: M
   const hertz = value('motor.ratedFrequencyHz')
   const poles = value('motor.platePoles')
   const turnsWithField =
-    kind === undefined || ['induction', 'single-phase', 'pole-changing', 'high-frequency'].includes(kind)
+    kind === undefined || ['induction', 'single-phase', 'repulsion', 'pole-changing', 'high-frequency'].includes(kind)
   if (turnsWithField && speed !== undefined && hertz !== undefined) {
     const read = polesFromNameplate.run({ ratedSpeedRpm: speed, ratedFrequencyHz: hertz })
     if (!read.ok)
@@ -106,7 +106,7 @@ function powerClashes(value: (path: PlanPath) => number | undefined, kind: Motor
       why: 'the amps of the two voltages do not belong to one motor',
     })
   if (powerW === undefined || kind === 'servo' || kind === 'brushless') return clashes
-  const single = kind === 'single-phase' || kind === 'dc' || kind === 'universal'
+  const single = kind === 'single-phase' || kind === 'repulsion' || kind === 'dc' || kind === 'universal'
   // Without a word of the phases it may be either.
   const phaseFactors = kind === undefined ? [Math.sqrt(3), 1] : [single ? 1 : Math.sqrt(3)]
   const [least, most] =

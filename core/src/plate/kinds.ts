@@ -7,6 +7,7 @@ import type { Figure, Told } from './motorSaid'
 const kindWords: readonly (readonly [MotorKind, RegExp])[] = [
   ['servo', /\b(?:stepp?(?:er|ing)|servo|step angle|holding torque|schrittmotor|nema\s?(?:17|23|24|34)\b)/i],
   ['brushless', /\b(?:brushless|bldc|bürstenlos\w*|ec[ -]motor|pmsm|sans balais)\b/i],
+  ['repulsion', /\b(?:repulsion|répulsion|repulsions\w*|repulsión|repulsione|brush[ -](?:lift|rais)\w*)/iu],
   ['universal', /\b(?:universal|carbon brush\w*|ac\s*\/\s*dc|dc\s*\/\s*ac|series[ -]wound)\b/i],
   [
     'pole-changing',
@@ -18,7 +19,7 @@ const kindWords: readonly (readonly [MotorKind, RegExp])[] = [
   ],
   [
     'dc',
-    /(?<!\p{L})(?:shunt|stab(?:ilized)? shunt|compound[ -]wound|\p{L}*nebenschluss\p{L}*|im[aá]n permanente|motor (?:cc|c\.c\.)(?!\p{L})|(?:v|volts?|a|amps?)\s+(?:arm(?:ature)?|field|fld)(?!\p{L})|fld\.?\s+(?:v|volts?|a|amps?)\b|armature|arm\.?\s+(?:v|volts?|a|amps?)\b|perm(?:anent)?\.?[ -]?mag(?:net)?\b|pmdc|d\.?c\.? motor|gleichstrom\w*|field (?:v|volts?|a|amps?)\b|courant continu|corrente continua|corriente continua)/iu,
+    /(?<!\p{L})(?:shunt|stab(?:ilized)? shunt|compound[ -]wound|\p{L}*nebenschluss\p{L}*|im[aá]n permanente|motor (?:cc|c\.c\.)(?!\p{L})|tread\s?mill\w*|(?:v|volts?|a|amps?)\s+(?:arm(?:ature)?|field|fld)(?!\p{L})|fld\.?\s+(?:v|volts?|a|amps?)\b|armature|arm\.?\s+(?:v|volts?|a|amps?)\b|perm(?:anent)?\.?[ -]?mag(?:net)?\b|pmdc|d\.?c\.? motor|gleichstrom\w*|field (?:v|volts?|a|amps?)\b|courant continu|corrente continua|corriente continua)/iu,
   ],
   ['high-frequency', /\b(?:spindle|frässpindel|spindelmotor|elettromandrino|broche|high[ -]frequency)\b/i],
   [

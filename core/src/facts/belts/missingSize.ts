@@ -12,7 +12,7 @@ import { isKnown } from '../figure'
 import { choice, named, type Ledger } from '../ledger'
 import type { KnownRatio } from './knownRatio'
 
-/** The fields of a stage's driving and driven size, by its kind; a gearbox and a coupling have not two. */
+/** The fields of a stage's driving and driven size, by its kind; a gearbox, a variator and a coupling have not two. */
 function sizePaths(
   { kind }: TransmissionStage,
   at: TransmissionStagePath,
@@ -20,6 +20,7 @@ function sizePaths(
   switch (kind) {
     case 'direct':
     case 'gearbox':
+    case 'variator':
     case undefined:
       return undefined
     case 'gear-pair':

@@ -150,7 +150,8 @@ export function stageSizes(
         ledger.given(`${path}.wheelTeeth`, `${name}wheel of worm ${number}`),
       ]
     case 'gearbox':
-      return [ledger.given(`${path}.reduction`, `${name}gearbox ${number}`)]
+    case 'variator':
+      return [ledger.given(`${path}.reduction`, `${name}${kind} ${number}`)]
     default:
       return [
         ledger.given(`${path}.driverMm`, first),

@@ -4,6 +4,7 @@ import {
   beltSpeed,
   drivetrainSpeed,
   isRimBelt,
+  isSealed,
   shaftSpeed,
   spindleTorque,
   type TransmissionKind,
@@ -269,7 +270,7 @@ function ratioBefore(ledger: Ledger, { index, name }: TrainFacts, before: readon
   )
   const raw = before.reduce((ratio, { kind, slip = 0 }, i) => {
     const [first = 1, second = 1] = (sizes[i] ?? []).map(numberOf)
-    return ratio * (kind === 'gearbox' ? 1 / first : first / second) * (1 - slip)
+    return ratio * (isSealed(kind) ? 1 / first : first / second) * (1 - slip)
   }, 1)
   return { raw, shown: raw, label: 'Ratio of the stages before it', from: sizes.flat() }
 }

@@ -105,6 +105,7 @@ export default function MotorStage() {
           <FieldsOf
             rows={[
               'motor.fieldKind',
+              'motor.treadmill',
               ['motor.armatureOhm', '0.9 Ω'],
               ['motor.commutatorMm', '95 mm'],
               ['motor.rotorKgM2', '0.02'],

@@ -11,12 +11,18 @@ import { VerdictMark } from './VerdictMark'
 export function RouteTable({ compared }: { compared: RouteComparison }) {
   const possible = compared.lines.filter((l) => l.applies)
   const others = compared.lines.filter((l) => !l.applies)
-  const { slowest, machines } = compared
+  const { slowest, machines, motor } = compared
   return (
     <section aria-labelledby="routes" data-path="route.chosen">
       <h2 id="routes" tabIndex={-1} className="sr-only">
         Compared
       </h2>
+      {motor && (
+        <p className="sheet mb-3 text-[15px]">
+          <b className="font-semibold">{motor.says}</b> {motor.why} From here lead on, the likeliest first:{' '}
+          <b className="font-semibold">{motor.leadsTo.join('; ')}</b>.
+        </p>
+      )}
       <p className="mb-2 text-[15px] text-ink-2">
         {slowest
           ? `Torque is at the slowest job: ${slowest.job}, ${Math.round(slowest.rpm)} rpm, on ${slowest.position}. `

@@ -10,7 +10,7 @@ import { Gauge, Layers, Plus, X } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
-import { SelectField } from '../../parts/ChoiceField'
+import { ChoiceField, SelectField } from '../../parts/ChoiceField'
 import { Disclosure } from '../../parts/Disclosure'
 import { FigureValue } from '../../parts/FigureValue'
 import { QuantityField } from '../../parts/QuantityField'
@@ -180,6 +180,16 @@ function Sizes({ stage: { kind }, at }: { stage: TransmissionStage; at: Transmis
       return <p className="col-span-2 self-center pt-4 text-ink-2">The spindle turns as the motor.</p>
     case 'gearbox':
       return <QuantityField path={`${at}.reduction`} hint="" placeholder="10" />
+    case 'variator':
+      return (
+        <>
+          <QuantityField path={`${at}.reduction`} hint="" placeholder="3" />
+          <QuantityField path={`${at}.leastRpm`} label="Driven at least" placeholder="600 rpm" />
+          <div className="col-span-2">
+            <ChoiceField path={`${at}.shifting`} />
+          </div>
+        </>
+      )
     case 'worm':
       return (
         <>
@@ -204,6 +214,12 @@ function Sizes({ stage: { kind }, at }: { stage: TransmissionStage; at: Transmis
             <div className="col-span-2 grid grid-cols-2 gap-1.5 @[340px]:col-start-2">
               <QuantityField path={`${at}.slowestRatio`} label="Slowest ratio" placeholder="0.5" />
               <QuantityField path={`${at}.fastestRatio`} label="Fastest ratio" placeholder="2" />
+              <div className="col-span-2">
+                <ChoiceField path={`${at}.shifting`} />
+              </div>
+              <div className="col-span-2">
+                <ChoiceField path={`${at}.wear`} />
+              </div>
             </div>
           )}
         </>
