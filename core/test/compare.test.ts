@@ -225,7 +225,10 @@ describe('routes', () => {
   })
   test('a motor that no drive runs is told with the ways that lead on, and a variable unit with what becomes of it', () => {
     const repulsion = compared(
-      applyPatch(demoPlan('gap-bed-lathe'), [set('motor', { kind: 'repulsion', powerW: 750 })]),
+      applyPatch(demoPlan('gap-bed-lathe'), [
+        set('motor', { kind: 'repulsion', powerW: 750 }),
+        set('route.motorPrice', 180),
+      ]),
     )
     expect([repulsion.motor?.leadsTo, lathe.motor]).toEqual([
       ['A drive on each machine', 'A complete pre-wired kit'],
