@@ -2,13 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { symptomCauses } from '../src/causes/symptomCauses'
 import { logEntrySchema } from '../src/log/logEntry'
-import { symptomOfFault, symptoms, type SymptomId } from '../src/log/symptoms'
+import { symptomOfFault, symptoms, symptomsOf, type SymptomId } from '../src/log/symptoms'
 import { upkeepOf } from '../src/log/upkeep'
 import { nothingMeasured } from '../src/measurements/measured'
-import { set, type Plan } from '../src/plan'
+import { heartOf, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
+import { asDc, asDriver } from './heartMistakes'
 import { soundPlan, spoiled } from './mistakes'
 import { upkeepTasksOf } from '../src/sequence/upkeepTasksOf'
 import { shippedManuals } from './shippedManuals'
@@ -43,6 +44,38 @@ describe('a symptom', () => {
     ['starts-itself', 'lockout', set('drive.lineStartLockout', false)],
   ] as const)('%s: the machine’s own numbers bring %s forward', (symptom, cause, patch) => {
     expect(first(symptom, spoiled(patch))).toBe(cause)
+  })
+  test.each([
+    ['runs-away', 'field', spoiled(...asDc({}, { fieldLossTrip: false }))],
+    ['runs-away', 'series', spoiled(...asDc({ fieldKind: 'series' }))],
+    ['sparks', 'commutator', spoiled(...asDc({}, { commutator: 'burnt' }))],
+    ['nothing-on-run', 'field', spoiled(...asDc())],
+    ['over-current', 'plug', spoiled(...asDc({}, { reversal: 'plug' }))],
+    ['jerks', 'order', spoiled(...asDriver({}, { chosenOrder: 'uvw' }))],
+    ['jerks', 'sensor', spoiled(...asDriver())],
+    ['over-voltage', 'pump', spoiled(...asDriver({}, { bleeds: false }))],
+  ] as const)('%s of another heart: %s comes forward', (symptom, cause, plan) => {
+    expect(first(symptom, plan)).toBe(cause)
+  })
+  test('of a motor without hertz no cause speaks of hertz, of links or of a carrier', () => {
+    for (const plan of [spoiled(...asDc()), spoiled(...asDriver())])
+      for (const symptom of symptomsOf(heartOf(plan)))
+        for (const { id, says, test, change, numbers } of symptomCauses(plan, nothingMeasured, symptom))
+          expect([symptom, id, [messageText(says), test, change, messageText(numbers ?? [])].join(' ')]).toEqual([
+            symptom,
+            id,
+            expect.not.stringMatching(/hertz|\bHz\b|V\/f|carrier|\bstar\b|sensorless|chopper/i),
+          ])
+  })
+  test('are listed by what turns the machine', () => {
+    const only = (heart: 'inverter' | 'dc' | 'driver') =>
+      (['sparks', 'field-lost', 'jerks', 'runs-away', 'hot'] as const).filter((id) => symptomsOf(heart).includes(id))
+    expect([only('inverter'), only('dc'), only('driver')]).toEqual([
+      ['runs-away', 'hot'],
+      ['sparks', 'field-lost', 'runs-away', 'hot'],
+      ['jerks', 'runs-away', 'hot'],
+    ])
+    expect([symptomOfFault('Field lost'), symptomOfFault('Hall sensors open')]).toEqual(['field-lost', 'jerks'])
   })
   test('amps that were read speak for the work', () => {
     const measured = measuredBy({ kind: 'amps', value: 9, lead: 'u' })

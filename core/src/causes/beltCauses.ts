@@ -99,8 +99,8 @@ export const beltCauses: Causes<'belt-start' | 'belt-walks' | 'belt-whine'> = {
           30,
         ) * 0.8,
         'The belt runs fast',
-        'Does it whine above some hertz only?',
-        'Fewer hertz on that position.',
+        'Does it whine above some speed only?',
+        'Less speed on that position.',
       ),
     ]
   },

@@ -22,7 +22,7 @@ export const controlCauses: Causes<'nothing-on-run' | 'takes-no-value' | 'starts
         'reference',
         0.4,
         'The speed it is asked for is nothing',
-        'Does RUN light while the hertz stay at 0?',
+        'Does RUN light while its speed stays at nothing?',
         'Reference source, knob wiring.',
       ),
     ]

@@ -1,7 +1,12 @@
 import { factsFor } from '../facts/factsFor'
 import type { Measured } from '../measurements/measured'
 import type { Plan } from '../plan'
+import { heartOf } from '../plan'
+import type { Heart } from '../stages/hearts'
 import { beltCauses } from './beltCauses'
+import { dcCauses } from './dcCauses'
+import { driverCauses } from './driverCauses'
+import { runawayCauses } from './runawayCauses'
 import { numbersOf, type Causes, type SymptomCause } from './causes'
 import { controlCauses } from './controlCauses'
 import { pullCauses } from './pullCauses'
@@ -17,8 +22,18 @@ const all: Causes<SymptomId> = {
   ...pullCauses,
   ...controlCauses,
   ...supplyCauses,
+  ...runawayCauses,
+}
+
+/** Causes that are others where the motor is no three-phase motor on a drive. */
+const byHeart: Readonly<Record<Heart, Partial<Causes<SymptomId>>>> = {
+  inverter: {},
+  dc: dcCauses,
+  driver: driverCauses,
 }
 
 /** What a symptom comes from, the likeliest by this machine's own numbers first. */
 export const symptomCauses = (plan: Plan, measured: Measured, symptom: SymptomId): SymptomCause[] =>
-  all[symptom](numbersOf(factsFor(plan, measured).facts)).sort((a, b) => b.weight - a.weight)
+  (byHeart[heartOf(plan)][symptom] ?? all[symptom])(numbersOf(factsFor(plan, measured).facts)).sort(
+    (a, b) => b.weight - a.weight,
+  )

@@ -9,7 +9,7 @@ export {
   type LogKind,
   type UpkeepTask,
 } from '../log/logEntry'
-export { dangerous, symptomOfFault, symptoms, type SymptomId } from '../log/symptoms'
+export { dangerous, symptomOfFault, symptoms, symptomsOf, type SymptomId } from '../log/symptoms'
 export { symptomCauses } from '../causes/symptomCauses'
 export { type SymptomCause } from '../causes/causes'
 export { upkeepOf, type Upkeep } from '../log/upkeep'

@@ -2,13 +2,14 @@ import {
   logKinds,
   symptomOfFault,
   symptoms,
+  symptomsOf,
   upkeepTasks,
   upkeepTasksOf,
   type LogEntry,
   type LogKind,
   type SymptomId,
 } from '@zesty/core/record'
-import { parseQuantity } from '@zesty/core'
+import { heartOf, parseQuantity } from '@zesty/core'
 import { useState } from 'react'
 import { Labelled } from '../../parts/Labelled'
 import { usePlan } from '../../state/openPlan'
@@ -100,9 +101,9 @@ export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Pro
                 onChange={(e) => setSymptom(e.target.value as SymptomId)}
               >
                 <option value="">Choose what comes nearest</option>
-                {Object.entries(symptoms).map(([key, name]) => (
+                {symptomsOf(heartOf(plan)).map((key) => (
                   <option key={key} value={key}>
-                    {name}
+                    {symptoms[key]}
                   </option>
                 ))}
               </select>
