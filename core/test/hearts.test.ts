@@ -10,6 +10,7 @@ import { evaluate } from '../src/evaluate/evaluate'
 import type { DcTorque, MagnetTorque } from '../src/facts/hearts/rpmTorque'
 import { torqueCurve } from '../src/facts/motor/torqueCurve'
 import { applyPatch, heartOf, isThere, readPlan, set, type Patch, type Plan, type PlanPath } from '../src/plan'
+import { ofMachine } from '../src/measurements/ofMachine'
 import { messageText } from '../src/quantities'
 import { runInOf } from '../src/runIn/runInOf'
 import { settingHearts } from '../src/stages/settingTable'
@@ -19,6 +20,7 @@ import { soundAxis } from './axisMistakes'
 import { demoPlan } from './demoPlans'
 import { asDc, asDriver, soundDcDrive } from './heartMistakes'
 import { soundPlan, spoiled } from './mistakes'
+import { measuredBy } from './readings'
 import { soundManual } from './soundManual'
 
 const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ')
@@ -235,6 +237,43 @@ describe('what a controller commands', () => {
     const [direct] = ranges
     expect(direct?.fit?.gain).toBeCloseTo(1.0125, 2)
     expect((direct?.fit?.gain ?? 0) * (direct?.commandRpm ?? 0) + (direct?.fit?.offsetRpm ?? 0)).toBeCloseTo(18_000, 6)
+  })
+  test('readings of the machine that say the command count where the plan lists none, and not beside those it lists', () => {
+    const open = applyPatch(demoPlan('gantry-router'), [set('commanded.readings', undefined)])
+    const read = ([commandedRpm, value]: readonly [number, number]) =>
+      ({ kind: 'spindle-speed', positionId: 'direct', commandedRpm, value }) as const
+    const measured = measuredBy(
+      ...(
+        [
+          [8000, 7600],
+          [12_000, 1],
+          [16_000, 15_200],
+          [12_000, 11_400],
+        ] as const
+      ).map(read),
+    )
+    const [direct] = commandedOf(open, measured).ranges
+    // Of two at one command the newer counts.
+    expect([direct?.count, direct?.fit?.gain.toFixed(3), direct?.fit?.straight]).toEqual([3, '0.950', true])
+    const said = evaluate(open, undefined, measured).findings.find((f) => f.id === 'commanded.true/direct')
+    expect(messageText(said?.says ?? [])).toMatch(/turns 95.% of the command.*by 3 readings/)
+    const [typed] = commandedOf(demoPlan('gantry-router'), measured).ranges
+    expect(typed?.count).toBe(5)
+    // With another motor they are read anew.
+    expect(ofMachine(measured).commands).toBeUndefined()
+  })
+  test('hours of the spindle that were read are held against its bearings’', () => {
+    const plan = applyPatch(demoPlan('gantry-router'), [
+      set('highFrequency.hours', undefined),
+      set('highFrequency.bearingLifeHours', 1000),
+    ])
+    const of = (hours: number) =>
+      evaluate(
+        plan,
+        undefined,
+        measuredBy({ kind: 'spindle-hours', value: 20 }, { kind: 'spindle-hours', value: hours }),
+      ).findings.find((f) => f.id === 'high-frequency.bearing-hours')?.severity
+    expect([of(500), of(850), of(1000)]).toEqual([undefined, 'note', 'watch'])
   })
   test('a register’s word is tested by the hertz that the display must show; one over its end is no word', () => {
     const on = (most?: number) =>

@@ -21,6 +21,8 @@ const lines: [string, Partial<Reading>[]][] = [
   ['slow 418 rpm, motor 1425 rpm', [{ kind: 'spindle-speed', value: 418, motorRpm: 1425, positionId: 'slow' }]],
   ['motor 1425 rpm at 50 Hz', [{ kind: 'motor-speed', value: 1425, hz: 50 }]],
   ['1.420 U/min at 50Hz', [{ kind: 'spindle-speed', value: 1420, hz: 50 }]],
+  ['commanded 12000 rpm, 12170 rpm', [{ kind: 'spindle-speed', value: 12_170, commandedRpm: 12_000 }]],
+  ['S8000 reads 8120 rpm', [{ kind: 'spindle-speed', value: 8120, commandedRpm: 8000 }]],
   ['coast 14 s from 1420 rpm', [{ kind: 'coast', value: 14, fromRpm: 1420 }]],
   ['coasts 6.5 sec from 700 rpm to rest on slow', [{ kind: 'coast', value: 6.5, fromRpm: 700, positionId: 'slow' }]],
   ['coast 4 s from 1400 to 700 rpm', [{ kind: 'coast', value: 4, fromRpm: 1400, toRpm: 700 }]],
@@ -115,6 +117,8 @@ describe('tables', () => {
       },
       { kind: 'temperature', value: -3.5, of: 'bearing', takenAt },
       { kind: 'dial', value: 7, hz: 60, takenAt },
+      { kind: 'spindle-speed', value: 8120, commandedRpm: 8000, takenAt },
+      { kind: 'spindle-hours', value: 120.5, takenAt },
     ]
     const back = read(readingsCsv(readings, positions), 'imperial')
     expect(back.notRead).toEqual([])

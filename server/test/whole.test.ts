@@ -43,7 +43,7 @@ async function full(): Promise<string> {
     .send({
       measurements: [
         { kind: 'amps', value: 3.1, lead: 'u', hz: 50, takenAt: '2026-03-01T10:00:00.000Z', note: 'é, “quoted”' },
-        { kind: 'spindle-speed', value: 412, dial: 5, takenAt: '2026-03-01T10:05:00.000Z' },
+        { kind: 'spindle-speed', value: 412, dial: 5, commandedRpm: 400, takenAt: '2026-03-01T10:05:00.000Z' },
       ],
     })
     .expect(201)

@@ -22,7 +22,7 @@ export function commandedOf(plan: Plan, measured?: Measured): Commanded {
   const [baseHz, maximumHz] = [facts.settings.baseFrequencyHz, facts.settings.maximumHz].map(numberOf)
   const { registerScale, registerMost } = plan.commanded
   return {
-    ranges: commandedRanges(plan, facts.speeds.positions).map(({ position, ...rest }) => ({
+    ranges: commandedRanges(facts.plan, facts.speeds.positions).map(({ position, ...rest }) => ({
       ...rest,
       id: position.position.id,
       name: position.name,

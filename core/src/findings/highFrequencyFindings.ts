@@ -29,6 +29,8 @@ const isTold = ({ highFrequency }: Plan): boolean => Object.values(highFrequency
 const BENT = 0.05
 /** Body to earth, ohm: more is a joint or a wire that does not carry a fault. */
 const EARTH_OHM = 0.5
+/** Share of their hours after which new bearings are to be at hand. */
+const NEARLY = 0.8
 /** Losses of a spindle whose maker tells none: a planning value. */
 const LOSS_SHARE = 0.25
 
@@ -270,6 +272,33 @@ export const highFrequencyFindings = [
         },
       }),
     ),
+  ),
+
+  judgement(
+    {
+      id: 'high-frequency.bearing-hours',
+      asks: 'Hours of its bearings',
+      by: 'in-use',
+      stage: 'motor',
+      chainLink: 'spindle',
+    },
+    ofSpindle(({ plan, measured }) => {
+      const { hours, bearingLifeHours } = plan.highFrequency
+      if (bearingLifeHours === undefined) return lacks('highFrequency.bearingLifeHours')
+      if (hours === undefined) return lacks('highFrequency.hours')
+      const says = message`${Math.round(hours)} h run${measured.spindleHours === hours ? ', by the machine’s readings,' : ''} of ${Math.round(bearingLifeHours)} h that they last.`
+      if (hours < bearingLifeHours * NEARLY) return good(says)
+      const over = hours >= bearingLifeHours
+      return {
+        severity: over ? 'watch' : 'note',
+        title: over ? message`Its bearings are past their hours` : message`Its bearings near their hours`,
+        says,
+        why: over
+          ? 'Worn ones heat, whine and then lock at full speed. New ones by who has the tools for it, run in anew, and its hours from nothing again.'
+          : 'New ones at hand before they are wanted; listen for a whine, and feel the front after an hour.',
+        path: 'highFrequency.hours',
+      }
+    }),
   ),
 
   judgement(

@@ -6,12 +6,14 @@ import {
   type Disagreement,
   type Measured,
   type MeasuredCoast,
+  type MeasuredCommand,
   type MeasuredPosition,
   type MeasuredStop,
   type Sample,
   type Series,
 } from './measured'
 import { WINDING_TO_FRAME, type FitReading } from './measurement'
+import { MOST_COMMAND_READINGS } from '../plan/commanded'
 import { median, robust } from './robust'
 import { isOfRunIn, takenKey } from './runInReadings'
 
@@ -45,6 +47,8 @@ export function fitMeasurements(all: readonly FitReading[]): Measured {
     push(of, one.kind, one)
   }
   const stops = fitStops(of.get('emergency-stop') ?? [], of.get('stop-turns') ?? [])
+  const commands = fitCommands(of.get('spindle-speed') ?? [])
+  const hours = (of.get('spindle-hours') ?? []).map((one) => one.value)
   const disagreements: Disagreement[] = []
   const positions: Record<string, MeasuredPosition> = {}
   for (const [id, readings] of byPosition)
@@ -67,6 +71,8 @@ export function fitMeasurements(all: readonly FitReading[]): Measured {
     disagreements: disagreements.slice(0, MOST_TOLD),
     ...(things > 0 ? { taken } : {}),
     ...(stops.length > 0 ? { stops } : {}),
+    ...(commands.length > 0 ? { commands } : {}),
+    ...(hours.length > 0 ? { spindleHours: hours.reduce((a, b) => Math.max(a, b)) } : {}),
   }
 }
 
@@ -94,6 +100,18 @@ function fitStops(timed: readonly FitReading[], counted: readonly FitReading[]):
     })
   }
   return [...newest.values()].slice(0, MOST_TAKEN)
+}
+
+/** The newest reading at each command on each position; of more than a plan holds, the last. */
+function fitCommands(read: readonly FitReading[]): MeasuredCommand[] {
+  const newest = new Map<string, MeasuredCommand>()
+  for (const { id, positionId, commandedRpm, value } of read) {
+    if (commandedRpm === undefined) continue
+    const key = `${positionId ?? ''}|${commandedRpm}`
+    newest.delete(key)
+    newest.set(key, { id, ...(positionId === undefined ? {} : { positionId }), commandedRpm, rpm: value })
+  }
+  return [...newest.values()].slice(-MOST_COMMAND_READINGS)
 }
 
 function push<K>(map: Map<K, FitReading[]>, key: K, one: FitReading): void {

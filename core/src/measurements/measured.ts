@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { MOST_COMMAND_READINGS } from '../plan/commanded'
 
 /** Of outliers and pairs, so many are told; whoever has more has another trouble. */
 export const MOST_TOLD = 50
@@ -58,6 +59,14 @@ const stopSchema = z.strictObject({
   id: z.string(),
 })
 
+/** What the spindle turned at one command of a controller. */
+const commandSchema = z.strictObject({
+  id: z.string(),
+  positionId: z.string().optional(),
+  commandedRpm: z.number(),
+  rpm: z.number(),
+})
+
 /** Things of which the newest reading of the run-in is kept, and stops that are: more than any machine has. */
 export const MOST_TAKEN = 400
 
@@ -94,6 +103,10 @@ export const measuredSchema = z.strictObject({
     .refine((all) => Object.keys(all).length <= MOST_TAKEN, `at most ${MOST_TAKEN}`)
     .optional(),
   stops: z.array(stopSchema).max(MOST_TAKEN).optional(),
+  /** The newest of each command on each position, as many as a plan holds. */
+  commands: z.array(commandSchema).max(MOST_COMMAND_READINGS).optional(),
+  /** Hours that the spindle has run: the most that was read. */
+  spindleHours: z.number().optional(),
 })
 
 export type Sample = z.output<typeof sampleSchema>
@@ -102,6 +115,7 @@ export type Disagreement = z.output<typeof disagreementSchema>
 export type MeasuredCoast = z.output<typeof coastSchema>
 export type MeasuredPosition = z.output<typeof positionSchema>
 export type MeasuredDial = z.output<typeof dialSchema>
+export type MeasuredCommand = z.output<typeof commandSchema>
 export type MeasuredStop = z.output<typeof stopSchema>
 export type Measured = z.output<typeof measuredSchema>
 

@@ -35,6 +35,7 @@ export const measurementKinds = {
   insulation: kind('Insulation', 'insulation', 0.001, 100_000),
   resistance: kind('Ohms', 'resistance', 0, 1e6),
   'seat-torque': kind('Torque that loosens the chuck', 'torque', 0.5, 2000),
+  'spindle-hours': kind('Hours the spindle has run', 'number', 0, 1_000_000),
   dial: kind('Dial mark', 'number', 0, 1000),
 } as const satisfies Record<string, Kind>
 
@@ -64,6 +65,8 @@ export const readingSchema = z
     hz: number(0.1, 1500),
     motorRpm: number(0.1, 90_000),
     dial: number(0, 1000),
+    /** What a controller commanded. */
+    commandedRpm: number(1, 120_000),
     /** Of a time: the spindle's speeds between which it was taken; at rest unless said. */
     fromRpm: number(0, 200_000),
     toRpm: number(0, 200_000),
@@ -86,7 +89,18 @@ export type Reading = z.output<typeof readingSchema>
 /** What of a kept reading the fit looks at. */
 export type FitReading = Pick<
   Measurement,
-  'id' | 'kind' | 'value' | 'lead' | 'of' | 'positionId' | 'hz' | 'motorRpm' | 'dial' | 'fromRpm' | 'toRpm'
+  | 'id'
+  | 'kind'
+  | 'value'
+  | 'lead'
+  | 'of'
+  | 'positionId'
+  | 'hz'
+  | 'motorRpm'
+  | 'dial'
+  | 'commandedRpm'
+  | 'fromRpm'
+  | 'toRpm'
 >
 
 /** A reading that is kept. */

@@ -9,5 +9,7 @@ export function ofMachine(measured: Measured): Measured {
   delete rest.insulation
   delete rest.runUpS
   delete rest.taken
+  delete rest.commands
+  delete rest.spindleHours
   return rest
 }

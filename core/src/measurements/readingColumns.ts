@@ -30,6 +30,11 @@ const headings: readonly (readonly [RegExp, Omit<ReadingColumn, 'unit'>])[] = [
   [/^(?:at )?(?:hz|hertz|frequency|setting)$/, { holds: 'setting', field: 'hz', dimension: 'frequency' }],
   [/^(?:at )?motor(?: speed| rpm)?$/, { holds: 'setting', field: 'motorRpm', dimension: 'speed' }],
   [/^(?:at )?dial$/, { holds: 'setting', field: 'dial', dimension: 'number' }],
+  [
+    /^(?:at )?(?:command(?:ed)?|s[- ]?word)(?: speed| rpm)?$/,
+    { holds: 'setting', field: 'commandedRpm', dimension: 'speed' },
+  ],
+  [/^(?:spindle )?hours(?: run)?$/, reading('spindle-hours')],
   [/^from(?: speed| rpm)?$/, { holds: 'setting', field: 'fromRpm', dimension: 'speed' }],
   [/^to(?: speed| rpm)?$/, { holds: 'setting', field: 'toRpm', dimension: 'speed' }],
   [/^(?:spindle(?: speed| rpm)?|rpm|speed|tacho(?:meter)?)$/, reading('spindle-speed')],

@@ -89,6 +89,9 @@ export function readingsOfLine(line: string, { positions, system, takenAt }: Rea
     at.fromRpm = amount(fromTo[1], 'speed')
     at.toRpm = fromTo[2] === undefined ? undefined : amount(fromTo[2], 'speed')
   }
+  const command = take(
+    new RegExp(String.raw`\b(?:command(?:ed)?\s+(?:at\s+|speed\s+)?|s(?=\d))${N}(?:\s*${RPM})?`, 'i'),
+  )
   const dial = take(new RegExp(String.raw`\bdial\s+(?:at\s+|mark\s+)?${N}`, 'i'))
   // A setting is said beside a reading, or after `at`.
   const hertz =
@@ -123,6 +126,7 @@ export function readingsOfLine(line: string, { positions, system, takenAt }: Rea
     if (found.length > 0) at.dial = mark
     else found.push({ kind: 'dial', value: mark })
   }
+  if (command && found.length > 0) at.commandedRpm = amount(command[1], 'speed')
   if (hertz && found.length === 0) found.push({ kind: 'hertz', value: at.hz })
   if (found.length === 0)
     return /\d/.test(line)

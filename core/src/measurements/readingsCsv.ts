@@ -3,7 +3,18 @@ import { dimensionKind } from '../quantities'
 import { measurementKinds, type Reading } from './measurement'
 
 const HEADINGS = [
-  ...['What', 'Value', 'Unit', 'Lead', 'Of', 'Position', 'At hertz (Hz)', 'At motor speed (rpm)', 'At dial'],
+  ...[
+    'What',
+    'Value',
+    'Unit',
+    'Lead',
+    'Of',
+    'Position',
+    'At hertz (Hz)',
+    'At motor speed (rpm)',
+    'At dial',
+    'Commanded (rpm)',
+  ],
   ...['From speed (rpm)', 'To speed (rpm)', 'Instrument', 'By', 'When', 'Note'],
 ]
 
@@ -21,7 +32,7 @@ export function readingsCsv(readings: readonly Reading[], positions: readonly { 
     r.lead === undefined ? '' : r.lead.toUpperCase(),
     r.of ?? '',
     r.positionId === undefined ? '' : (named.get(r.positionId) ?? ''),
-    ...[r.hz, r.motorRpm, r.dial, r.fromRpm, r.toRpm].map(written),
+    ...[r.hz, r.motorRpm, r.dial, r.commandedRpm, r.fromRpm, r.toRpm].map(written),
     ...[r.instrument, r.by, r.takenAt, r.note].map((words) => words ?? ''),
   ])
   return Papa.unparse([HEADINGS, ...rows], { escapeFormulae: true })

@@ -25,7 +25,7 @@ export function coastOf(plan: Plan, measured: Measured): MeasuredCoast | undefin
  */
 export function withMeasured(plan: Plan, measured: Measured): PlanWithMeasured {
   if (measured.count === 0) return { plan, fields: NO_FIELDS }
-  const { survey, checks } = plan
+  const { survey, checks, commanded, highFrequency } = plan
   const coast = coastOf(plan, measured)
   const patch: Patch = [
     ...(survey.coastS === undefined && coast && coast.seconds.undecided !== true
@@ -37,6 +37,10 @@ export function withMeasured(plan: Plan, measured: Measured): PlanWithMeasured {
       : []),
     ...(checks.testMOhm === undefined && measured.insulation
       ? [set('checks.testMOhm', measured.insulation.least)]
+      : []),
+    ...(commanded.readings === undefined && measured.commands ? [set('commanded.readings', measured.commands)] : []),
+    ...(highFrequency.hours === undefined && measured.spindleHours !== undefined
+      ? [set('highFrequency.hours', measured.spindleHours)]
       : []),
     ...survey.holders.flatMap(({ inertiaFrom, runUpS }, i) =>
       inertiaFrom === 'timing' && runUpS === undefined && measured.runUpS

@@ -115,6 +115,7 @@ export const measurements = pgTable(
     hz: doublePrecision(),
     motorRpm: doublePrecision(),
     dial: doublePrecision(),
+    commandedRpm: doublePrecision(),
     fromRpm: doublePrecision(),
     toRpm: doublePrecision(),
     instrument: text(),

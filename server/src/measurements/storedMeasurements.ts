@@ -12,7 +12,20 @@ import { conversions, measurements } from '../db/schema'
 
 /** What a reading may leave out, by its key. */
 const optional = [
-  ...(['lead', 'of', 'positionId', 'hz', 'motorRpm', 'dial', 'fromRpm', 'toRpm', 'instrument', 'by', 'note'] as const),
+  ...([
+    'lead',
+    'of',
+    'positionId',
+    'hz',
+    'motorRpm',
+    'dial',
+    'commandedRpm',
+    'fromRpm',
+    'toRpm',
+    'instrument',
+    'by',
+    'note',
+  ] as const),
 ]
 
 /**
@@ -71,6 +84,7 @@ export async function measuredOfAll(db: Database, conversionIds: readonly string
       hz: measurements.hz,
       motorRpm: measurements.motorRpm,
       dial: measurements.dial,
+      commandedRpm: measurements.commandedRpm,
       fromRpm: measurements.fromRpm,
       toRpm: measurements.toRpm,
     })
@@ -89,6 +103,7 @@ export async function measuredOfAll(db: Database, conversionIds: readonly string
       hz: row.hz ?? undefined,
       motorRpm: row.motorRpm ?? undefined,
       dial: row.dial ?? undefined,
+      commandedRpm: row.commandedRpm ?? undefined,
       fromRpm: row.fromRpm ?? undefined,
       toRpm: row.toRpm ?? undefined,
     }
@@ -112,12 +127,12 @@ export async function insertMeasurements(
   by?: string,
 ): Promise<number> {
   const { rowCount } = await db.execute(sql`
-    insert into measurements (conversion_id, id, kind, value, lead, "of", position_id, hz, motor_rpm, dial, from_rpm,
-      to_rpm, instrument, "by", note, taken_at)
+    insert into measurements (conversion_id, id, kind, value, lead, "of", position_id, hz, motor_rpm, dial, commanded_rpm,
+      from_rpm, to_rpm, instrument, "by", note, taken_at)
     select ${conversionId}::uuid, coalesce(id, gen_random_uuid()), kind, value, lead, "of", "positionId", hz, "motorRpm",
-      dial, "fromRpm", "toRpm", instrument, coalesce("by", ${by ?? null}::text), note, "takenAt"
+      dial, "commandedRpm", "fromRpm", "toRpm", instrument, coalesce("by", ${by ?? null}::text), note, "takenAt"
     from json_to_recordset(${JSON.stringify(readings)}::json) as sent (id uuid, kind text, value float8, lead text,
-      "of" text, "positionId" text, hz float8, "motorRpm" float8, dial float8, "fromRpm" float8, "toRpm" float8,
+      "of" text, "positionId" text, hz float8, "motorRpm" float8, dial float8, "commandedRpm" float8, "fromRpm" float8, "toRpm" float8,
       instrument text, "by" text, note text, "takenAt" timestamptz)
     on conflict do nothing`)
   await readingsChanged(db, conversionId)

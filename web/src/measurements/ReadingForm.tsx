@@ -6,12 +6,13 @@ import { Labelled } from '../parts/Labelled'
 import { usePlan } from '../state/openPlan'
 import { useUnits } from '../state/units'
 
-type Setting = 'hz' | 'motorRpm' | 'dial' | 'fromRpm' | 'toRpm'
+type Setting = 'hz' | 'motorRpm' | 'dial' | 'commandedRpm' | 'fromRpm' | 'toRpm'
 
 const settings: Record<Setting, { label: string; dimension: Dimension; placeholder: string }> = {
   hz: { label: 'Drive at', dimension: 'frequency', placeholder: '50 Hz' },
   motorRpm: { label: 'Motor, where read', dimension: 'speed', placeholder: '1487 rpm' },
   dial: { label: 'Dial at', dimension: 'number', placeholder: '5' },
+  commandedRpm: { label: 'Commanded', dimension: 'speed', placeholder: '12 000 rpm' },
   fromRpm: { label: 'From', dimension: 'speed', placeholder: '600 rpm' },
   toRpm: { label: 'To', dimension: 'speed', placeholder: '600 rpm' },
 }
@@ -26,8 +27,11 @@ const asked: Partial<Record<MeasurementKind, readonly Setting[]>> = {
   insulation: [],
   resistance: [],
   'seat-torque': [],
+  'spindle-hours': [],
 }
 const USUAL: readonly Setting[] = ['hz']
+/** Beside a spindle’s speed, where a controller commands it. */
+const COMMANDED: readonly Setting[] = ['commandedRpm']
 
 const placeholders: Partial<Record<MeasurementKind, string>> = {
   'spindle-speed': '596 rpm',
@@ -45,7 +49,9 @@ export function ReadingForm({
   isKeeping: boolean
   onAdd: (reading: Reading) => Promise<boolean>
 }) {
-  const positions = namedPositions(usePlan())
+  const plan = usePlan()
+  const positions = namedPositions(plan)
+  const commanded = plan.controls.runBy === 'cnc'
   const units = useUnits()
   const form = useRef<HTMLFormElement>(null)
   const [kind, setKind] = useState<MeasurementKind>('spindle-speed')
@@ -55,7 +61,7 @@ export function ReadingForm({
   const [value, setValue] = useState<number>()
   const [words, setWords] = useState<{ instrument?: string; note?: string }>({})
   const [added, setAdded] = useState(0)
-  const beside = asked[kind] ?? USUAL
+  const beside = [...(asked[kind] ?? USUAL), ...(kind === 'spindle-speed' && commanded ? COMMANDED : [])]
   const { name, dimension, least, most } = measurementKinds[kind]
   const position = positions.length === 1 ? positions[0]?.id : positionId
   const isSense = value === undefined || (value >= least && value <= most)

@@ -22,11 +22,12 @@ export const circumstancesOf = (
     .join(', ')
 
 /** At which setting it was read. */
-function settingOf({ hz, motorRpm, dial, fromRpm, toRpm }: Reading, units: UnitSystem): string {
+function settingOf({ hz, motorRpm, dial, commandedRpm, fromRpm, toRpm }: Reading, units: UnitSystem): string {
   return [
     hz !== undefined && `at ${printQuantity({ value: hz, dimension: 'frequency' }, units)}`,
     motorRpm !== undefined && `motor ${speed(motorRpm, units)}`,
     dial !== undefined && `dial ${dial}`,
+    commandedRpm !== undefined && `commanded ${speed(commandedRpm, units)}`,
     fromRpm !== undefined && `from ${speed(fromRpm, units)}`,
     toRpm !== undefined && `to ${speed(toRpm, units)}`,
   ]

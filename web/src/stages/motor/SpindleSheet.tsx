@@ -23,6 +23,7 @@ export function SpindleSheet() {
           ['highFrequency.leastRpm', '8000 rpm'],
           'highFrequency.bearings',
           ['highFrequency.bearingLifeHours', '2500'],
+          ['highFrequency.hours', '120'],
           ['highFrequency.lossW', 'from efficiency'],
           ['highFrequency.waterLPerMin', '3'],
           ['highFrequency.waterInC', '22 °C'],

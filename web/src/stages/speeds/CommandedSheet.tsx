@@ -8,7 +8,7 @@ import { newId } from '../../parts/newId'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { goToField } from '../../state/goToField'
-import { useChange, usePlan } from '../../state/openPlan'
+import { useChange, useMeasured, usePlan } from '../../state/openPlan'
 
 const rpm = (value: number): string => `${printNumber(value, 4, 0)} rpm`
 
@@ -16,7 +16,9 @@ const rpm = (value: number): string => `${printNumber(value, 4, 0)} rpm`
 export function CommandedSheet() {
   const plan = usePlan()
   const change = useChange()
-  const { ranges } = useMemo(() => commandedOf(plan), [plan])
+  const measured = useMeasured()
+  const { ranges } = useMemo(() => commandedOf(plan, measured), [plan, measured])
+  const kept = plan.commanded.readings === undefined ? (measured.commands?.length ?? 0) : 0
   const readings = plan.commanded.readings ?? []
   const positions = Object.fromEntries(plan.survey.positions.map((p, i) => [p.id, p.name ?? `Position ${i + 1}`]))
   return (
@@ -41,6 +43,11 @@ export function CommandedSheet() {
         </p>
       )}
       <FieldsOf rows={[['commanded.wantedRpm', '18 000 rpm'], 'commanded.threads', 'commanded.rangeChange']} />
+      {kept > 0 && (
+        <p className="mt-2 text-[15px]">
+          Judged by {kept} of the machine’s readings that say what was commanded; what is typed here goes before them.
+        </p>
+      )}
       <ul className="mt-2 flex flex-col gap-1.5" data-path="commanded.readings">
         {readings.map((reading, index) => (
           <Reading key={reading.id} reading={reading} index={index} positions={positions} all={readings} />

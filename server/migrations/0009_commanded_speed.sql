@@ -1,0 +1,1 @@
+ALTER TABLE "measurements" ADD COLUMN "commanded_rpm" double precision;
