@@ -5,6 +5,7 @@ import { switchRows } from '../src/axes/switchRows'
 import { cardOf } from '../src/card/cardOf'
 import { trimSlots } from '../src/card/trimSlots'
 import { commandedOf } from '../src/commanded/commandedOf'
+import { registersOf } from '../src/commanded/registersOf'
 import { angularSpeed } from '../src/drivetrain/angularSpeed'
 import { evaluate } from '../src/evaluate/evaluate'
 import type { DcTorque, MagnetTorque } from '../src/facts/hearts/rpmTorque'
@@ -21,6 +22,7 @@ import { demoPlan } from './demoPlans'
 import { asDc, asDriver, soundDcDrive } from './heartMistakes'
 import { soundPlan, spoiled } from './mistakes'
 import { measuredBy } from './readings'
+import { shippedManuals } from './shippedManuals'
 import { soundManual } from './soundManual'
 
 const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ')
@@ -274,6 +276,26 @@ describe('what a controller commands', () => {
         measuredBy({ kind: 'spindle-hours', value: 20 }, { kind: 'spindle-hours', value: hours }),
       ).findings.find((f) => f.id === 'high-frequency.bearing-hours')?.severity
     expect([of(500), of(850), of(1000)]).toEqual([undefined, 'note', 'watch'])
+  })
+  test('registers are those of the drive’s manual where none are typed, and what is typed goes before them', () => {
+    const manual = { ...soundManual(), registers: { speed: '310', scale: 'hertz-10' as const, most: 4000 } }
+    const plan = spoiled(
+      set('manual', manual),
+      set('commanded', { commandRegister: '311', registerScale: 'hertz-100' }),
+    )
+    expect(registersOf(plan)).toEqual({
+      speedRegister: '310',
+      commandRegister: '311',
+      stateRegister: undefined,
+      registerScale: 'hertz-100',
+      registerMost: 4000,
+    })
+    const [quarter] = commandedOf(spoiled(set('manual', manual))).words
+    expect(quarter && typeof quarter.word !== 'string' && quarter.word.word).toBe(Math.round((quarter?.hz ?? 0) * 10))
+    // Every manual that ships with registers tells all of them.
+    const told = [...shippedManuals.values()].flatMap((m) => m.registers ?? [])
+    expect(told.length).toBeGreaterThan(1)
+    for (const one of told) expect(Object.keys(one)).toEqual(['speed', 'command', 'state', 'scale', 'most'])
   })
   test('a register’s word is tested by the hertz that the display must show; one over its end is no word', () => {
     const on = (most?: number) =>

@@ -3,6 +3,7 @@ import type { Measured } from '../measurements/measured'
 import { numberOf } from '../facts/figure'
 import type { Plan } from '../plan'
 import { commandedRanges, type CommandedRange } from './commandedRanges'
+import { registersOf } from './registersOf'
 import { registerWord, type RegisterWord } from './registerWord'
 
 /** Everything the screen of a commanded spindle shows. */
@@ -20,7 +21,7 @@ export interface Commanded {
 export function commandedOf(plan: Plan, measured?: Measured): Commanded {
   const { facts } = factsFor(plan, measured)
   const [baseHz, maximumHz] = [facts.settings.baseFrequencyHz, facts.settings.maximumHz].map(numberOf)
-  const { registerScale, registerMost } = plan.commanded
+  const { registerScale, registerMost } = registersOf(plan)
   return {
     ranges: commandedRanges(facts.plan, facts.speeds.positions).map(({ position, ...rest }) => ({
       ...rest,

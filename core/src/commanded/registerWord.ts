@@ -1,5 +1,5 @@
 import { fieldbusWord } from '../controls/fieldbusWord'
-import type { RegisterScale } from '../plan'
+import type { RegisterScale } from '../stages/registerScales'
 
 /** What a speed register takes for some hertz, and a sentence that proves it. */
 export interface RegisterWord {

@@ -2,6 +2,8 @@
 export { commandedRanges, isCommanded, type CommandedRange } from '../commanded/commandedRanges'
 export { registerWord, type RegisterWord } from '../commanded/registerWord'
 export { commandedOf } from '../commanded/commandedOf'
+export { registerScales } from '../stages/registerScales'
+export { registersOf } from '../commanded/registersOf'
 export { warmUpSteps } from '../findings/warmUpSteps'
 export { MOST_COMMAND_READINGS, type CommandReading } from '../plan/commanded'
 export { leadOrderIds, leadOrders, type LeadOrder } from '../plan/driver'

@@ -1,4 +1,5 @@
 import { commandedRanges, isCommanded } from '../commanded/commandedRanges'
+import { registersOf } from '../commanded/registersOf'
 import { registerWord } from '../commanded/registerWord'
 import type { Facts } from '../facts/facts'
 import { set } from '../plan'
@@ -249,7 +250,7 @@ export const commandedFindings = [
     },
     ofCommanded(({ plan, settings }) => {
       if (plan.controls.reference !== 'serial') return doesNotApply('Its speed does not come over a bus')
-      const { registerScale, speedRegister, commandRegister, stateRegister, registerMost } = plan.commanded
+      const { registerScale, speedRegister, commandRegister, stateRegister, registerMost } = registersOf(plan)
       const known = need(
         typed('commanded.speedRegister', speedRegister),
         typed('commanded.commandRegister', commandRegister),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { registerScales } from '../stages/registerScales'
 import { rampMeanings } from '../stages/rampMeanings'
 import { settingIds, type SettingId } from '../stages/settingTable'
 import { nameText, text } from '../rules/text'
@@ -332,6 +333,17 @@ export const manualSchema = z
     codes: z.array(codeSchema).max(400).default([]),
     display: z.array(displaySchema).max(30).default([]),
     faults: z.array(faultSchema).max(120).default([]),
+    /** What a bus writes and reads: the registers by their printed numbers, and what one step of the speed stands for. */
+    registers: z
+      .strictObject({
+        speed: text(12).optional(),
+        command: text(12).optional(),
+        state: text(12).optional(),
+        scale: z.enum(keysOf(registerScales)).optional(),
+        most: z.number().int().min(1).max(65_535).optional(),
+        page,
+      })
+      .optional(),
     outline: outlineSchema.optional(),
     /** Things that were looked for and are not in the manual, by the worksheet's names. */
     notFound: z.array(text(40)).max(40).default([]),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { registerScales } from '../stages/registerScales'
 import { choice, count, id, on, quantity, words, yesNo } from './field'
 
 export const atSpeedSignals = {
@@ -30,14 +31,6 @@ export const stopChains = {
 } as const
 
 export const spindleEncoders = { none: 'None', index: 'One pulse a turn', encoder: 'An encoder' } as const
-
-/** What one step of a speed register stands for. */
-export const registerScales = {
-  'hertz-10': 'Hertz times 10',
-  'hertz-100': 'Hertz times 100',
-  'base-per-cent': 'Per cent of base',
-} as const
-export type RegisterScale = keyof typeof registerScales
 
 /** One commanded speed against what a tachometer read. */
 const commandReadingSchema = z.strictObject({

@@ -1,14 +1,43 @@
-import { commandedOf } from '@zesty/core/hearts'
-import { printNumber } from '@zesty/core'
+import { commandedOf, registerScales, registersOf } from '@zesty/core/hearts'
+import { printNumber, set } from '@zesty/core'
 import { useMemo } from 'react'
 import { FieldsOf } from '../../parts/FieldsOf'
-import { usePlan } from '../../state/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 
 /** Registers of a drive that is commanded over a bus: what is written for a speed, and how that is proved. */
 export function RegisterSheet() {
   const plan = usePlan()
   const { words } = useMemo(() => commandedOf(plan), [plan])
+  const change = useChange()
   if (plan.controls.reference !== 'serial') return null
+  const { speedRegister, commandRegister, stateRegister, registerScale, registerMost } = registersOf(plan)
+  const { manual } = plan
+  const printed = manual?.registers
+  // What is typed here and the manual does not have yet.
+  const isNew =
+    manual !== undefined &&
+    [
+      [speedRegister, printed?.speed],
+      [commandRegister, printed?.command],
+      [stateRegister, printed?.state],
+      [registerScale, printed?.scale],
+      [registerMost, printed?.most],
+    ].some(([own, its]) => own !== its)
+  const keep = () =>
+    manual &&
+    change('Keep the registers in the manual', [
+      set('manual', {
+        ...manual,
+        registers: {
+          ...printed,
+          ...(speedRegister === undefined ? {} : { speed: speedRegister }),
+          ...(commandRegister === undefined ? {} : { command: commandRegister }),
+          ...(stateRegister === undefined ? {} : { state: stateRegister }),
+          ...(registerScale === undefined ? {} : { scale: registerScale }),
+          ...(registerMost === undefined ? {} : { most: registerMost }),
+        },
+      }),
+    ])
   return (
     <section className="sheet mt-4" aria-labelledby="registers">
       <h2 id="registers" tabIndex={-1} className="h-part">
@@ -20,13 +49,26 @@ export function RegisterSheet() {
       </p>
       <FieldsOf
         rows={[
-          ['commanded.speedRegister', 'as printed'],
-          ['commanded.commandRegister', 'as printed'],
-          ['commanded.stateRegister', 'as printed'],
+          ['commanded.speedRegister', printed?.speed ?? 'as printed'],
+          ['commanded.commandRegister', printed?.command ?? 'as printed'],
+          ['commanded.stateRegister', printed?.state ?? 'as printed'],
           'commanded.registerScale',
-          ['commanded.registerMost', '65 535'],
+          ['commanded.registerMost', String(printed?.most ?? 65_535)],
         ]}
       />
+      {printed && (
+        <p className="mt-2 text-[15px] text-ink-2">
+          By the manual of {manual.name}: speed {printed.speed ?? 'not told'}, RUN and STOP{' '}
+          {printed.command ?? 'not told'}, state {printed.state ?? 'not told'}
+          {printed.scale === undefined ? '' : `, ${registerScales[printed.scale].toLowerCase()}`}. What is typed above
+          goes before it.
+        </p>
+      )}
+      {isNew && (
+        <button type="button" className="btn mt-2 print:hidden" onClick={keep}>
+          Keep them in the drive’s manual
+        </button>
+      )}
       {words.length > 0 && (
         <ul className="mt-2 text-[15px]">
           {words.map(({ hz, word }) => (
