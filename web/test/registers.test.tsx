@@ -8,7 +8,7 @@ beforeEach(() => void server(keeps))
 afterEach(cleanup)
 
 const serial = [set('controls.runBy', 'cnc'), set('controls.reference', 'serial')] as const
-const shown = () => (screen.getByRole('region', { name: 'Registers on the bus' }).textContent ?? '').replace(/\s/g, ' ')
+const shown = () => screen.getByRole('region', { name: 'Registers on the bus' }).textContent.replace(/\s/g, ' ')
 
 test('registers that are typed are kept in the drive’s manual, and told from there', () => {
   show(<RegisterSheet />, lathe(...serial, set('commanded.registerScale', 'hertz-100')))

@@ -402,7 +402,7 @@ export const dcFindings = [
       const { armatureJ, resistorJ, returnedJ } = made.value
       const armatureW = (armatureJ * perHour) / 3600
       const copperW = plateA ** 2 * ohm
-      const says = message`Each takes ${amount('energy', armatureJ)} in the armature, ${amount('energy', resistorJ)} in a resistor${returnedJ > 0 ? message`, and ${amount('energy', returnedJ)} go back` : ''}; at ${perHour} an hour the armature gets ${amount('power', armatureW)} more than its own ${amount('power', copperW)}.`
+      const says = message`Each takes ${amount('energy', armatureJ)} in the armature, ${amount('energy', resistorJ)} in a resistor${returnedJ > 0 ? message`, and ${amount('energy', returnedJ)} go back` : ''}; at ${perHour} an hour the armature gets ${amount('heat', armatureW)} more than its own ${amount('heat', copperW)}.`
       const figures = [stop.inertia.id, speeds.main.unloadedTopRpm.id]
       const wait = {
         label: message`Reverse only from standstill`,

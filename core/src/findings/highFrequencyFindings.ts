@@ -181,7 +181,7 @@ export const highFrequencyFindings = [
           : eta === undefined
             ? ', a quarter of its power, a planning value'
             : ', by its efficiency'
-      const says = message`${amount('power', warms)}${told} warm ${amount('number', litresPerMin)} l/min from ${amount('temperature', inC)} to ${amount('temperature', outC)}; ${amount('temperature', mostC)} may come out.`
+      const says = message`${amount('heat', warms)}${told} warm ${amount('number', litresPerMin)} l/min from ${amount('temperature', inC)} to ${amount('temperature', outC)}; ${amount('temperature', mostC)} may come out.`
       return outC <= mostC
         ? good(says)
         : {

@@ -97,7 +97,7 @@ export const installationFindings = [
       return {
         severity: airC > COOKS_C ? 'stop' : 'watch',
         title: message`The drive cooks in its box`,
-        says: message`At full load it gives off ${amount('power', numberOf(installation.lossW) ?? 0)}; the air in the box rises by ${amount('temperatureRise', riseK)} to ${amount('temperature', airC)}. It is made for ${amount('temperature', ratedC)}.${plan.installation.boxDuty === undefined ? ' It is planned for full load all day: say how long it runs.' : ''}`,
+        says: message`At full load it gives off ${amount('heat', numberOf(installation.lossW) ?? 0)}; the air in the box rises by ${amount('temperatureRise', riseK)} to ${amount('temperature', airC)}. It is made for ${amount('temperature', ratedC)}.${plan.installation.boxDuty === undefined ? ' It is planned for full load all day: say how long it runs.' : ''}`,
         why: 'Every ten kelvin halve the life of its capacitors, and it trips in the middle of a cut. A hole in the box lets the dust in.',
         remedies: [
           ...largerBox(plan, riseK, ratedC - (airC - riseK)),

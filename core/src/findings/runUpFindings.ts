@@ -10,7 +10,7 @@ import { forSeconds } from './coasting'
 import { judgement, type Answer } from './finding'
 
 const ohms = (value: number): Message => message`${amount('resistance', value)}`
-const watts = (value: number): Message => message`${amount('power', value)}`
+const watts = (value: number): Message => message`${amount('heat', value)}`
 
 /** A fitted resistor against the drive, the stop, the stops of an hour, and its own fire. */
 function resistor({ plan, stop, settings, drive }: Facts): Answer | Answer[] {
@@ -241,7 +241,7 @@ export const runUpFindings = [
       return {
         severity: 'watch',
         title: message`A stop in ${seconds(wantedS)} would trip the drive`,
-        says: message`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : message` A resistor of ${amount('resistance', ohm)} would take it, ${amount('power', numberOf(stop.resistorW) ?? 0)} at its peak.`}${noneFits ? ` ${NONE_FITS}.` : ''}${plan.survey.coastS === undefined ? '' : message` Tripped, it coasts${forSeconds(plan)}.`}`,
+        says: message`${stop.heaviest?.name ?? 'What spins'} on the position used most needs about ${seconds(safeS)} for the drive to swallow its energy.${ohm === undefined ? '' : message` A resistor of ${amount('resistance', ohm)} would take it, ${amount('heat', numberOf(stop.resistorW) ?? 0)} at its peak.`}${noneFits ? ` ${NONE_FITS}.` : ''}${plan.survey.coastS === undefined ? '' : message` Tripped, it coasts${forSeconds(plan)}.`}`,
         why: 'It trips on over-voltage in the middle of the stop, and from there the spindle coasts.',
         remedies: [
           {

@@ -53,9 +53,9 @@ export const driveSchema = z.strictObject({
   resistor: z
     .strictObject({
       ohm: quantity('resistance', 'Ohms', 1, 5000),
-      ratedW: quantity('power', 'Watts all day', 5, 100_000, 'As printed on it'),
+      ratedW: quantity('heat', 'Watts all day', 5, 100_000, 'As printed on it'),
       peakW: quantity(
-        'power',
+        'heat',
         'Watts for moments',
         10,
         1_000_000,

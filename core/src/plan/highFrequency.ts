@@ -26,7 +26,7 @@ export const highFrequencySchema = z.strictObject({
   bearings: choice('Its bearings', spindleBearings),
   bearingLifeHours: quantity('number', 'Hours they last', 50, 50_000, 'By its maker; greased ones a few thousand'),
   hours: quantity('number', 'Hours it has run', 0, 1_000_000, 'By a counter, or the machine’s readings'),
-  lossW: quantity('power', 'It warms the water with', 10, 20_000, 'Its losses, by its maker; else from efficiency'),
+  lossW: quantity('heat', 'It warms the water with', 10, 20_000, 'Its losses, by its maker; else from efficiency'),
   waterLPerMin: quantity('number', 'Water, litres a minute', 0.1, 100, 'Measured into a jug'),
   waterInC: quantity('temperature', 'Water goes in at', 0, 45),
   waterMostC: quantity('temperature', 'Water may come out at', 15, 60, 'By its maker; 35 °C usual'),

@@ -64,6 +64,19 @@ export const dimensions = {
     digits: 3,
     decimals: 3,
   },
+  // What becomes warmth is told in watts in every shop: resistors and boxes are sold by them.
+  heat: {
+    called: 'a power in watts',
+    units: [
+      unit('W', 1, ['watt', 'watts']),
+      unit('kW', 1000, ['kilowatt', 'kilowatts']),
+      unit('hp', W_PER_HP),
+      unit('BTU/h', 0.29307107),
+    ],
+    shown: both('W'),
+    digits: 3,
+    decimals: 1,
+  },
   energy: {
     called: 'an energy',
     units: [unit('J', 1, ['joule', 'joules']), unit('kJ', 1000)],

@@ -28,7 +28,7 @@ const DUTY = { 'all-day': 1, half: 0.6, seldom: 0.35 } as const
 function inBox(duty: keyof typeof DUTY | undefined, ledger: Ledger, lossW: FigureState): FigureState {
   if (duty === undefined || duty === 'all-day' || !isKnown(lossW)) return lossW
   return ledger.stated(
-    named('installation.boxW', 'Heat in the box in the long run', 'power'),
+    named('installation.boxW', 'Heat in the box in the long run', 'heat'),
     lossW.value * DUTY[duty],
     'typical',
     [lossW],
@@ -49,13 +49,13 @@ export function installationFacts({ plan, ledger, tables, motor }: Knowing<{ mot
   const lossW = ledger.derive(
     heatLoss,
     'lossW',
-    named('installation.lossW', 'Heat of the drive at full load', 'power'),
+    named('installation.lossW', 'Heat of the drive at full load', 'heat'),
     {
       shaftW: powerW,
       motorEfficiency: motor.efficiency,
       driveEfficiency,
       standingW: ledger.typical(
-        named('drive.lossW', 'Standing loss of the drive', 'power'),
+        named('drive.lossW', 'Standing loss of the drive', 'heat'),
         planning.driveStandingLossW.value,
         planning.driveStandingLossW.citation,
       ),

@@ -100,8 +100,8 @@ export function stopFacts(context: Before): StopFacts {
   )
   const names = {
     suggestedOhm: named('stop.resistorOhm', 'Brake resistor for the deceleration', 'resistance'),
-    peakW: named('stop.resistorW', 'It takes at its peak', 'power'),
-    averageW: named('stop.resistorMeanW', 'It takes on the average', 'power'),
+    peakW: named('stop.resistorW', 'It takes at its peak', 'heat'),
+    averageW: named('stop.resistorMeanW', 'It takes on the average', 'heat'),
     maxOhm: named('stop.resistorMostOhm', 'Most ohms that take the peak', 'resistance'),
     energyJ: named('stop.energyJ', 'Energy of one stop', 'energy'),
   }
@@ -225,7 +225,7 @@ const NO_LOAD_COUNTED = 0.5
 /** What swallows a stop beside the capacitors: the drive's standing loss, and half of the motor's friction and fan. */
 function standingLoss({ ledger, tables, physics }: Before): FigureState {
   const { value, citation } = tables.planning.driveStandingLossW
-  const naming = named('stop.lossW', 'Standing loss of drive and motor', 'power')
+  const naming = named('stop.lossW', 'Standing loss of drive and motor', 'heat')
   const { rotationalLossW } = physics
   return ledger.typical(
     naming,

@@ -74,7 +74,7 @@ export function dcFacts(context: Before): DcFacts {
         fieldResistor,
         {
           seriesOhm: named('dc.rheostatOhm', 'Resistor before the weakest field', 'resistance'),
-          powerW: named('dc.rheostatW', 'It burns', 'power'),
+          powerW: named('dc.rheostatW', 'It burns', 'heat'),
         },
         { ...ofField, fluxFraction: weakestFlux },
       )
