@@ -444,6 +444,16 @@ export const heartMistakes: readonly Mistake[] = [
     'dcDrive.reversedBy',
   ],
   [
+    'dc.series-winding',
+    'stop',
+    asDc({ fieldKind: 'compound' }, { seriesWinding: 'used' }),
+    ['Leave S1 and S2 out'],
+    'In reverse the series winding works against the field',
+    'This drive turns its own current over: S1 and S2 are turned over with the armature, the shunt field is not.',
+    'Under load the field then weakens and the motor speeds up until something gives. Leave the winding out, or reverse by a switch in the armature alone.',
+    'dcDrive.seriesWinding',
+  ],
+  [
     'dc.reversal',
     'watch',
     asDc({}, { reversal: 'plug' }),

@@ -233,6 +233,31 @@ describe('the card and the run-in', () => {
   })
 })
 
+describe('a compound motor', () => {
+  const compound = (seriesWinding: 'used' | 'out', manual = demoPlan('long-bed-lathe-dc').manual) =>
+    wiringOf(
+      applyPatch(demoPlan('long-bed-lathe-dc'), [
+        set('motor.fieldKind', 'compound'),
+        set('dcDrive.seriesWinding', seriesWinding),
+        set('manual', manual),
+      ]),
+    )
+  const at = (wiring: ReturnType<typeof compound>, ...names: string[]) =>
+    wiring.wires.flatMap(({ from, to }) =>
+      [from, to].some((end) => names.some((name) => end === `motor.${name}`)) ? [`${from} ${to}`] : [],
+    )
+  test('has its series winding before whatever turns the armature over, or left out', () => {
+    const used = compound('used')
+    const [second, rest] = [at(used, 'S2'), at(used, 'S1')]
+    expect([second.length, rest.length]).toEqual([1, 1])
+    // From the drive to S2; from S1 on to the reversing switch, or to the armature where there is none.
+    expect(second[0]).toMatch(/drive\./)
+    expect(rest[0]).not.toMatch(/drive\./)
+    expect(at(compound('out'), 'S1', 'S2')).toEqual([])
+    expect(at(compound('out'), 'A2')).toHaveLength(1)
+  })
+})
+
 describe('what a controller commands', () => {
   test('each range has its own line, and a command for the program’s speed', () => {
     const { ranges } = commandedOf(demoPlan('gantry-router'))

@@ -374,6 +374,44 @@ export const dcFindings = [
 
   judgement(
     {
+      id: 'dc.series-winding',
+      asks: 'Series winding of a compound motor',
+      by: 'first-spin',
+      danger: true,
+      stage: 'wiring',
+      chainLink: 'motor',
+    },
+    ({ plan }) => {
+      const { fieldKind } = plan.motor
+      if (fieldKind === undefined) return lacks('motor.fieldKind')
+      if (fieldKind !== 'compound') return doesNotApply('It is not compound wound')
+      const { seriesWinding } = plan.dcDrive
+      if (seriesWinding === undefined) return lacks('dcDrive.seriesWinding')
+      if (seriesWinding === 'out')
+        return good(message`S1 and S2 are left out: its shunt field alone holds it, with the drive for its speed.`)
+      const reverses = plan.controls.reverseWanted
+      if (reverses === undefined) return lacks('controls.reverseWanted')
+      if (!reverses)
+        return good(
+          message`S2 before the armature, helping the shunt field: it must pull down its speed under load, never up.`,
+        )
+      if (plan.manual === undefined) return lacks('manual')
+      const turnsItself = plan.manual.terminals.some(({ does }) => does === 'direction' || does === 'run-reverse')
+      if (!turnsItself)
+        return good(message`It stands outside of what turns the armature over, and helps the field both ways.`)
+      return {
+        severity: 'stop',
+        title: message`In reverse the series winding works against the field`,
+        says: message`This drive turns its own current over: S1 and S2 are turned over with the armature, the shunt field is not.`,
+        why: 'Under load the field then weakens and the motor speeds up until something gives. Leave the winding out, or reverse by a switch in the armature alone.',
+        remedies: [{ label: message`Leave S1 and S2 out`, patch: [set('dcDrive.seriesWinding', 'out')] }],
+        path: 'dcDrive.seriesWinding',
+      }
+    },
+  ),
+
+  judgement(
+    {
       id: 'dc.reversal',
       asks: 'Heat of its reversals',
       by: 'first-spin',

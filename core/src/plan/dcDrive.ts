@@ -28,6 +28,8 @@ export const contactorOrders = {
   'armature-first': 'Armature first',
 } as const
 
+export const seriesWindings = { used: 'In the armature’s circuit', out: 'Left out, both ends insulated' } as const
+
 export const dcReversers = {
   never: 'Never',
   armature: 'The armature’s leads',
@@ -72,6 +74,7 @@ export const dcDriveSchema = z.strictObject({
   contactorOrder: choice('What closes first', contactorOrders),
   suppression: choice('Across the field stands', fieldSuppressors),
   suppressorOhm: quantity('resistance', 'Its resistor', 1, 100_000),
+  seriesWinding: on('wiring', choice('Its series winding', seriesWindings, 'S1 and S2 of a compound motor')),
   reversedBy: on('wiring', choice('Reversed by', dcReversers)),
   reversal: on('wiring', choice('How it reverses', dcReversals)),
   reversalsPerHour: on('wiring', quantity('number', 'Reversals an hour', 0, 3600)),

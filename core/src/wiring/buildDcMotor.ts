@@ -17,6 +17,8 @@ export function dcMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals): vo
   const ownWay = drive.find('direction') ?? drive.find('run-reverse')
   const reverses = controls.reverseWanted === true && dcDrive.reversedBy === 'armature' && ownWay === undefined
   let armature: (End | undefined)[] = [drive.find('armature-1'), drive.find('armature-2')]
+  // Outside of whatever turns the armature over, so that its current goes one way always.
+  if (usesSeries(plan)) armature = throughSeries(draft, armature, lead)
   if (reverses) {
     draft.add(reverser())
     armature = through(draft, 'reverser', armature, lead)
@@ -39,11 +41,38 @@ export function dcMotorSide(draft: Draft, plan: Plan, drive: DriveTerminals): vo
   motorEarth(draft, plan, drive)
 }
 
-function motorBox({ motor }: Plan, field: boolean): Device {
+/** Whether a compound motor's series winding carries the armature's current; one that is not told of is not wired. */
+const usesSeries = ({ motor, dcDrive }: Plan): boolean =>
+  motor.fieldKind === 'compound' && dcDrive.seriesWinding === 'used'
+
+/** The second armature lead by way of the series winding, in at S2 and out at S1. */
+function throughSeries(
+  draft: Draft,
+  [first, second]: readonly (End | undefined)[],
+  lead: { areaMm2?: number | undefined; lengthM?: number | undefined },
+): (End | undefined)[] {
+  if (second === undefined) return [first, second]
+  draft.join({
+    ...power,
+    key: 'series-2',
+    purpose: 'armature lead 2, through the series winding first',
+    ends: [second, endOf('motor', 'S2')],
+    colour: 'BK',
+    ...lead,
+    dead: 'the series winding’s ohms, well under the armature’s',
+    live: 'nothing is measured here live',
+  })
+  return [first, endOf('motor', 'S1')]
+}
+
+function motorBox(plan: Plan, field: boolean): Device {
+  const { motor } = plan
+  const series = usesSeries(plan)
   const ends = (names: readonly string[]) => names.map((name) => terminal(name, name, 'power', 'in', { needed: true }))
   const insides: Inside[] = [
     { kind: 'winding', between: ['A1', 'A2'], name: 'armature' },
     ...(field ? [{ kind: 'winding' as const, between: ['F1', 'F2'], name: 'field' }] : []),
+    ...(series ? [{ kind: 'winding' as const, between: ['S1', 'S2'], name: 'series winding' }] : []),
   ]
   return device(
     {
@@ -52,9 +81,12 @@ function motorBox({ motor }: Plan, field: boolean): Device {
       place: 'machine',
       name: 'DC motor',
       short: 'DC motor',
-      line2: motor.fieldKind === 'compound' ? 'compound: series winding with the armature' : 'armature and field',
+      line2:
+        motor.fieldKind === 'compound'
+          ? `compound: series winding ${series ? 'with the armature' : 'left out'}`
+          : 'armature and field',
     },
-    [...ends(field ? ['A1', 'A2', 'F1', 'F2'] : ['A1', 'A2']), earthScrew()],
+    [...ends(['A1', 'A2', ...(series ? ['S1', 'S2'] : []), ...(field ? ['F1', 'F2'] : [])]), earthScrew()],
     insides,
   )
 }

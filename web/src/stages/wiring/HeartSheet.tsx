@@ -17,7 +17,14 @@ export function HeartSheet() {
           <p className="lead mb-2">
             By the armature or by the field, never by both: both together turn it the same way.
           </p>
-          <FieldsOf rows={['dcDrive.reversedBy', 'dcDrive.reversal', ['dcDrive.reversalsPerHour', '10']]} />
+          <FieldsOf
+            rows={[
+              ...(plan.motor.fieldKind === 'compound' ? (['dcDrive.seriesWinding'] as const) : []),
+              'dcDrive.reversedBy',
+              'dcDrive.reversal',
+              ['dcDrive.reversalsPerHour', '10'],
+            ]}
+          />
         </section>
       )}
       {heart === 'driver' && (
