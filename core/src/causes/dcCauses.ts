@@ -1,3 +1,4 @@
+import { moreAmps, heavyWork, drags, otherGears, threeFeet, beltSlips, fastPosition } from './commonCauses'
 import { numberOf } from '../facts/figure'
 import { hasFedField } from '../plan'
 import { amount, amps, message, percent, rpm, volts } from '../quantities'
@@ -172,13 +173,7 @@ export const dcCauses: Causes<OfDc> = {
         'rpm with and without a cut.',
         'The drive’s compensation, a little at a time; too much and it hunts.',
       ),
-      cause(
-        'position',
-        0.4,
-        'The belt stands on a fast position',
-        'The same job a position slower.',
-        'The position that Speeds names for the job.',
-      ),
+      fastPosition,
       cause(
         'volts',
         against(plate, gives),
@@ -191,7 +186,8 @@ export const dcCauses: Causes<OfDc> = {
       ),
     ]
   },
-  hot: ({ plan, facts, worstAmps, plateA, overPlate }) => {
+  hot: (numbers) => {
+    const { plan, facts } = numbers
     const [ripple, all] = [facts.dc && numberOf(facts.dc.formFactor), facts.dc && numberOf(facts.dc.continuousA)]
     return [
       cause(
@@ -209,14 +205,7 @@ export const dcCauses: Causes<OfDc> = {
         'A choke in the armature, or less all day.',
         all === undefined ? undefined : message`On this current it bears ${amps(all)} all day.`,
       ),
-      cause(
-        'load',
-        against(worstAmps, plateA),
-        'More amps than the plate',
-        'Amps during the work.',
-        'Less load.',
-        overPlate,
-      ),
+      moreAmps(numbers),
       cause(
         'field',
         hasFedField(plan) ? 0.35 : 0.02,
@@ -260,7 +249,7 @@ export const dcCauses: Causes<OfDc> = {
         'Volts at its wiper at both ends.',
         'Its ends; the trim.',
       ),
-      cause('slip', 0.3, 'The belt slips', 'Motor’s rpm beside the spindle’s.', 'Tension.'),
+      beltSlips,
     ]
   },
   slows: ({ plateA, worstAmps, overPlate }) => [
@@ -344,13 +333,7 @@ export const dcCauses: Causes<OfDc> = {
       'Balance it, or less speed.',
     ),
     cause('coil', 0.25, 'A coil of the armature is open', 'Burnt bars at equal distances?', 'A winder.'),
-    cause(
-      'feet',
-      0.2,
-      'The motor stands on three of its feet',
-      'A feeler under each foot, bolts loose.',
-      'Shim, then tighten crosswise.',
-    ),
+    threeFeet,
   ],
   'over-current': ({ plan, up, quickest, rampNumbers }) => [
     cause(
@@ -383,17 +366,11 @@ export const dcCauses: Causes<OfDc> = {
       'Blown out; a winder.',
     ),
   ],
-  overload: ({ facts, numberOfSetting, worstAmps, plateA, overPlate }) => {
+  overload: (numbers) => {
+    const { facts, numberOfSetting } = numbers
     const [overload, all] = [numberOfSetting('overloadA'), facts.dc && numberOf(facts.dc.continuousA)]
     return [
-      cause(
-        'work',
-        against(worstAmps, plateA),
-        'The work takes more than the plate',
-        'Amps during the work.',
-        'Less depth, or a slower position.',
-        overPlate,
-      ),
+      heavyWork(numbers),
       cause(
         'setting',
         overload !== undefined && all !== undefined && overload < all * 0.97 ? 0.7 : 0.2,
@@ -411,7 +388,7 @@ export const dcCauses: Causes<OfDc> = {
         'Amps of the field.',
         'Full field below base speed.',
       ),
-      cause('drag', 0.3, 'Something drags', 'Amps with nothing cut, against the Run-in.', 'Belt, bearings, brake.'),
+      drags,
     ]
   },
   'over-voltage': ({ plan, down, shortest, rampNumbers }) => [
@@ -478,12 +455,6 @@ export const dcCauses: Causes<OfDc> = {
       'The wiring as built.',
       'Only the armature.',
     ),
-    cause(
-      'gears',
-      0.4,
-      'A pair of gears more or less than was counted',
-      'Turn the motor by hand and watch the spindle.',
-      'Say it in the Survey.',
-    ),
+    otherGears,
   ],
 }

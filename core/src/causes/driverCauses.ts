@@ -1,3 +1,4 @@
+import { moreAmps, heavyWork, otherGears, beltSlips } from './commonCauses'
 import { numberOf } from '../facts/figure'
 import type { SymptomId } from '../log/symptoms'
 import { amps, message, rpm, volts } from '../quantities'
@@ -112,7 +113,7 @@ export const driverCauses: Causes<OfDriver> = {
       ),
     ]
   },
-  hot: ({ worstAmps, plateA, overPlate }) => [
+  hot: (numbers) => [
     cause(
       'stall',
       0.5,
@@ -127,14 +128,7 @@ export const driverCauses: Causes<OfDriver> = {
       'Amps without a load, both ways alike?',
       'One of the two good orders.',
     ),
-    cause(
-      'load',
-      against(worstAmps, plateA),
-      'More amps than the plate',
-      'Amps during the work.',
-      'Less load.',
-      overPlate,
-    ),
+    moreAmps(numbers),
   ],
   'too-slow': ({ facts }) => {
     const [reach, low] = [
@@ -157,7 +151,7 @@ export const driverCauses: Causes<OfDriver> = {
         'Volts of the signal with the knob at its end.',
         'The span that its manual names: 5 or 10 V.',
       ),
-      cause('slip', 0.3, 'The belt slips', 'Motor’s rpm beside the spindle’s.', 'Tension.'),
+      beltSlips,
     ]
   },
   slows: ({ plateA, worstAmps, overPlate }) => [
@@ -246,15 +240,8 @@ export const driverCauses: Causes<OfDriver> = {
       'The pinched lead.',
     ),
   ],
-  overload: ({ worstAmps, plateA, overPlate }) => [
-    cause(
-      'work',
-      against(worstAmps, plateA),
-      'The work takes more than the plate',
-      'Amps during the work.',
-      'Less depth, or a slower position.',
-      overPlate,
-    ),
+  overload: (numbers) => [
+    heavyWork(numbers),
     cause('creep', 0.4, 'Long at creep or stall', 'How slow did it run?', 'A slower position.'),
     cause('air', 0.3, 'Driver or motor without air', 'Dust, a shut box.', 'Air; a filter.'),
   ],
@@ -314,12 +301,6 @@ export const driverCauses: Causes<OfDriver> = {
       'Wiring: which two ran well?',
       'The other one. Never two leads alone: sensors go with them.',
     ),
-    cause(
-      'gears',
-      0.4,
-      'A pair of gears more or less than was counted',
-      'Turn the motor by hand and watch the spindle.',
-      'Say it in the Survey.',
-    ),
+    otherGears,
   ],
 }

@@ -1,3 +1,4 @@
+import { moreAmps, beltSlips, fastPosition } from './commonCauses'
 import { against, cause, type Causes } from './causes'
 import { numberOf } from '../facts/figure'
 import { hertz, message } from '../quantities'
@@ -14,13 +15,7 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
         'Boost within its heat, or sensorless vector.',
         minHz === undefined ? undefined : message`It goes down to ${hertz(minHz)}.`,
       ),
-      cause(
-        'position',
-        0.5,
-        'The belt stands on a fast position',
-        'The same job a position slower.',
-        'The position that Speeds names for the job.',
-      ),
+      fastPosition,
       cause(
         'star',
         plan.motor.connection === 'star' ? 0.6 : 0.15,
@@ -44,7 +39,8 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
       ),
     ]
   },
-  hot: ({ plan, minHz, baseHz, plateA, worstAmps, overPlate }) => {
+  hot: (numbers) => {
+    const { plan, minHz, baseHz } = numbers
     return [
       cause(
         'fan',
@@ -63,14 +59,7 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
         'Amps at the lowest hertz, without a cut.',
         'Less boost, or vector.',
       ),
-      cause(
-        'load',
-        against(worstAmps, plateA),
-        'More amps than the plate',
-        'Amps during the work.',
-        'Less load.',
-        overPlate,
-      ),
+      moreAmps(numbers),
     ]
   },
   'too-slow': ({ plan, maxHz, baseHz, plateA, outputA }) => {
@@ -90,7 +79,7 @@ export const pullCauses: Causes<'no-pull' | 'hot' | 'too-slow' | 'slows' | 'wobb
         'Volts at its wiper at both ends.',
         'Gain of the speed input.',
       ),
-      cause('slip', 0.3, 'The belt slips', 'Motor’s rpm beside the spindle’s.', 'Tension.'),
+      beltSlips,
       cause(
         'limit',
         outputA !== undefined && plateA !== undefined && outputA < plateA ? 0.6 : 0.25,

@@ -1,3 +1,4 @@
+import { otherGears, threeFeet } from './commonCauses'
 import { against, cause, type Causes } from './causes'
 import { pullAt } from '../runIn/stopSteps'
 import { permittedAtThread } from '../facts/spindle/held'
@@ -70,13 +71,7 @@ export const spindleCauses: Causes<'unscrews' | 'shakes' | 'stops-late' | 'wrong
         'Without the chuck: gone?',
         'Balance it, or less speed.',
       ),
-      cause(
-        'feet',
-        0.2,
-        'The motor stands on three of its feet',
-        'A feeler under each foot, bolts loose.',
-        'Shim, then tighten crosswise.',
-      ),
+      threeFeet,
     ]
   },
   'stops-late': ({ plan, down, shortest, rampNumbers }) => {
@@ -114,13 +109,7 @@ export const spindleCauses: Causes<'unscrews' | 'shakes' | 'stops-late' | 'wrong
         'Look at the shaft, then at the spindle.',
         'Off, locked, waited, measured: change two leads at the drive. Never the supply’s.',
       ),
-      cause(
-        'gears',
-        0.4,
-        'A pair of gears more or less than was counted',
-        'Turn the motor by hand and watch the spindle.',
-        'Say it in the Survey.',
-      ),
+      otherGears,
       cause('command', 0.25, 'Reverse is commanded', 'What does the display say?', 'Switch or code.'),
     ]
   },

@@ -1,3 +1,4 @@
+import { heavyWork, drags } from './commonCauses'
 import { against, cause, type Causes } from './causes'
 import { amps, hertz, message } from '../quantities'
 
@@ -59,17 +60,11 @@ export const tripCauses: Causes<'over-voltage' | 'over-current' | 'overload' | '
       cause('brake', 0.15, 'It starts against something that is held', 'Turn by hand, locked off.', 'Free it.'),
     ]
   },
-  overload: ({ minHz, baseHz, plateA, worstAmps, numberOfSetting, overPlate }) => {
+  overload: (numbers) => {
+    const { minHz, baseHz, plateA, numberOfSetting } = numbers
     const overload = numberOfSetting('overloadA')
     return [
-      cause(
-        'work',
-        against(worstAmps, plateA),
-        'The work takes more than the plate',
-        'Amps during the work, clips put on dead.',
-        'Less depth, or a slower belt position.',
-        overPlate,
-      ),
+      heavyWork(numbers),
       cause(
         'setting',
         overload !== undefined && plateA !== undefined && overload < plateA * 0.97 ? 0.8 : 0.15,
@@ -88,7 +83,7 @@ export const tripCauses: Causes<'over-voltage' | 'over-current' | 'overload' | '
         'A slower belt position and more hertz, or a blower.',
         minHz === undefined ? undefined : message`It goes down to ${hertz(minHz)}.`,
       ),
-      cause('drag', 0.3, 'Something drags', 'Amps with nothing cut, against the Run-in.', 'Belt, bearings, brake.'),
+      drags,
     ]
   },
   'under-voltage': ({ plan }) => {
