@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { routeFindings } from '../src/compare/comparedFindings'
 import { compareRoutes } from '../src/compare/compareRoutes'
 import type { DcWayId } from '../src/compare/dcWay'
 import { powerForTorque, torqueByPower } from '../src/drivetrain'
@@ -94,6 +95,15 @@ describe('verdicts', () => {
     expect([way(kept, 'keep-dc').verdict.answer, way(kept, 'fixed-dc').verdict.answer]).toEqual(['stop', 'watch'])
     const modern = compared('long-bed-lathe-dc', set('dcDrive.source', 'modern'))
     expect(way(modern, 'fixed-dc').verdict.answer).toBe('stop')
+  })
+  test('of the way that is chosen it is a finding of the comparison, in the same words', () => {
+    const plan = demoPlan('long-bed-lathe-dc')
+    const found = routeFindings(plan, kept).find((f) => f.id.startsWith('route.dc-way'))
+    expect([found?.severity, messageText(found?.says ?? [])]).toEqual(['stop', way(kept, 'keep-dc').says])
+    const good = applyPatch(plan, sound)
+    expect(routeFindings(good, compareRoutes(good, evaluate(good))).map((f) => f.id)).not.toContain(
+      'route.dc-way/keep-dc',
+    )
   })
   test('brushes that spark stop every way that keeps the motor, and no other', () => {
     const sparking = compared('long-bed-lathe-dc', ...sound, set('dcDrive.brushes', 'sparking'))

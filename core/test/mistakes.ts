@@ -1019,6 +1019,16 @@ export const mistakes: Mistake[] = [
     'survey.positions.1.transmission.0.driverTeeth',
   ],
   [
+    'belts.tooth-noise',
+    'note',
+    other({ kind: 'timing-belt', section: 'tooth-l', driverTeeth: 48, drivenTeeth: 120, centreMm: 400 }),
+    [],
+    'The toothed belt of B will whine',
+    'At the top 2 160 Hz of teeth at 20.6 m/s.',
+    'Over about 10 m/s, a planning value, each tooth pushes out its air as it meets the pulley. A narrower belt, smaller pulleys on both shafts, or a cover lined with foam; a tighter one is louder.',
+    'survey.positions.1.transmission.0.driverTeeth',
+  ],
+  [
     'spindle.resonance',
     'watch',
     [set('survey.positions.1.resonanceHz', 31)],

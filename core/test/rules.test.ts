@@ -650,6 +650,7 @@ describe('worked examples', () => {
     ['drivetrain.coast-friction', { inertiaKgM2: 0.2, speedRpm: 600, coastS: 20 }, { torqueNm: 0.628319 }, 6],
     ['drivetrain.friction-share', { torqueNm: 20, share: 0.05 }, { torqueNm: 1 }, 9],
     ['drivetrain.rotational-energy', { inertiaKgM2: 0.2, speedRpm: 600 }, { energyJ: 394.7842 }, 3],
+    ['belt.tooth-mesh', { teeth: 20, pitchMm: 5.08, speedRpm: 3000 }, { meshHz: 1000, speedMPerS: 5.08 }, 9],
     ['drivetrain.power-for-torque', { powerW: 750, torqueNm: 15, wantedNm: 30 }, { powerW: 1500, times: 2 }, 9],
     ['drivetrain.torque-by-power', { torqueNm: 30, powerW: 1500, otherPowerW: 750 }, { torqueNm: 15 }, 9],
     ['belt.stock', { lengthMm: 1290, lengthsMm: [1250, 1320, 1400], largeMm: 224, smallMm: 90 }, { lengthMm: 1320 }, 9],

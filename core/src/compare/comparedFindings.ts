@@ -44,6 +44,17 @@ export function routeFindings(plan: Plan, comparison: RouteComparison): Finding[
       says: [chosen.why ?? ''],
       why: 'The way that is chosen cannot be had here.',
     })
+  const { verdict } = chosen
+  if (verdict?.answer === 'stop' || verdict?.answer === 'watch')
+    findings.push({
+      ...at,
+      id: findingId('route.dc-way', chosen.id),
+      severity: verdict.answer,
+      title: message`${chosen.name}: what speaks against it here`,
+      says: verdict.says,
+      why: 'Held against the other ways to turn this machine, on Route.',
+      figures: [chosen.slowNm.id],
+    })
   const left = leftOut(chosen, plan)
   if (left.length > 0)
     findings.push({

@@ -482,6 +482,18 @@ export const drivetrainRuleWords = {
     output: { powerW: 'W, of a motor that gives it', times: 'of the first motor’s power' },
     example: { powerW: 2200, torqueNm: 20, wantedNm: 60 },
   },
+  'belt.tooth-mesh': {
+    title: 'Teeth that meet in a second',
+    formula: 'f = z n / 60;  v = f p',
+    citation: 'Kinematics of a toothed belt: one tooth a pitch',
+    input: {
+      teeth: 'of the driving pulley',
+      pitchMm: 'mm, of the belt',
+      speedRpm: 'rpm of that pulley',
+    },
+    output: { meshHz: 'Hz, the note that it sings', speedMPerS: 'm/s of the belt' },
+    example: { teeth: 20, pitchMm: 5.08, speedRpm: 3000 },
+  },
   'belt.stock': {
     title: 'Stock belt next to a length',
     formula: 'the nearest of the stock lengths; of the three nearest the first whose centre distance lies in the slot',

@@ -11,6 +11,7 @@ import { START } from '../facts/belts/beltCapacity'
 import { actingValue } from '../facts/settings/settingsFacts'
 import { doesNotApply, ended, good, lacks } from './answer'
 import { ofEachBelt, waiting } from './beltFindings'
+import { toothNoise } from './toothNoise'
 import { judgement, type Answer, type Remedy } from './finding'
 
 const watts = (value: number) => amount('power', value)
@@ -225,6 +226,11 @@ export const beltLoadFindings = [
         },
         onlyTiming,
       ),
+  ),
+
+  judgement(
+    { id: 'belts.tooth-noise', asks: 'Whine of a toothed belt', stage: 'survey', chainLink: 'belts', by: 'in-use' },
+    (facts) => ofEachBelt(facts, 'section', (belt, about) => toothNoise(facts, belt, about), onlyTiming),
   ),
 ]
 

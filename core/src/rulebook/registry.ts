@@ -128,6 +128,7 @@ const all = [
   drivetrain.rotationalEnergy,
   drivetrain.torqueByPower,
   drivetrain.powerForTorque,
+  drivetrain.toothMesh,
   drivetrain.stockBelt,
   workholding.wheelSpeed,
   workholding.unscrew,
