@@ -9,7 +9,7 @@ export const transmissionKinds = {
   'gear-pair': 'Gear pair',
   worm: 'Worm and wheel',
   gearbox: 'Sealed gearbox',
-  variator: 'Hydraulic or friction variator',
+  variator: 'Variator',
   direct: 'Direct, coupled',
 } as const
 

@@ -28,7 +28,7 @@ const OF_SOME: readonly (readonly [RegExp, readonly Heart[]])[] = [
   [/^wiring\.motorShield$/, ['inverter', 'driver']],
   // Made of mains into hertz, or chopped on to three windings.
   [
-    /^(?:drive\.(?:control|doubler|singlePhase\w+|filterLink|filterFarad|riseS|busFarad|tripV|chopperV|brakeChopper|minimumOhm|resistor|maximumHz|carrierHz|ratedCarrierHz)|controls\.knobTopHz|installation\.outputFilter|wiring\.(?:motorSwitch|motors|motorConnector|pin[A-Z]\w*|motorEarthInside))(?:\.|$)/,
+    /^(?:drive\.(?:control|doubler|singlePhase\w+|filterLink|filterFarad|riseS|busFarad|tripV|chopperV|brakeChopper|minimumOhm|resistor|maximumHz|carrierHz|ratedCarrierHz)|controls\.knobTopHz|installation\.outputFilter|wiring\.(?:motors|motorConnector|pin[A-Z]\w*|motorEarthInside))(?:\.|$)/,
     ['inverter'],
   ],
 ]

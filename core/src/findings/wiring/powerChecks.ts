@@ -1,5 +1,5 @@
 import { message, amount } from '../../quantities'
-import { set } from '../../plan'
+import { heartOf, set } from '../../plan'
 import { endOf, isBus } from '../../wiring/model'
 import { clashes } from '../../wiring/nets'
 import { doesNotApply, good, isUnjudged, lacks, need, typed } from '../answer'
@@ -111,11 +111,22 @@ export const powerChecks = [
       chainLink: 'motor',
       danger: true,
     },
-    ({ plan: { wiring } }): Answer => {
+    ({ plan }): Answer => {
+      const { wiring } = plan
       if (wiring.motorSwitch === undefined) return lacks('wiring.motorSwitch')
       if (wiring.motorSwitch === 'none') return good(message`Nothing is switched there.`)
+      const isDrawn = heartOf(plan) === 'inverter'
+      const early = message`Lockable, and its early contact opens the enable before its poles part.`
       if (wiring.motorSwitch === 'early-break')
-        return good(message`Lockable, and its early contact opens the enable before its poles part.`)
+        return isDrawn
+          ? good(early)
+          : {
+              severity: 'note',
+              title: message`The switch at the motor is not drawn here`,
+              says: early,
+              why: 'Of such a motor the wires of a switch are put in by hand, under Wiring: its poles, and its early contact in the enable.',
+              path: 'wiring.motorSwitch',
+            }
       return {
         severity: 'stop',
         title: message`A switch between drive and motor`,
@@ -123,10 +134,14 @@ export const powerChecks = [
         why: 'The drive trips or its output burns. An isolator belongs there only if it locks and its early contact opens the enable first.',
         remedies: [
           { label: message`Take it out`, patch: [set('wiring.motorSwitch', 'none')] },
-          {
-            label: message`Lockable, with an early contact in the enable`,
-            patch: [set('wiring.motorSwitch', 'early-break')],
-          },
+          ...(isDrawn
+            ? [
+                {
+                  label: message`Lockable, with an early contact in the enable`,
+                  patch: [set('wiring.motorSwitch', 'early-break')],
+                },
+              ]
+            : []),
         ],
         path: 'wiring.motorSwitch',
       }
