@@ -183,8 +183,8 @@ function Sizes({ stage: { kind }, at }: { stage: TransmissionStage; at: Transmis
     case 'variator':
       return (
         <>
-          <QuantityField path={`${at}.reduction`} hint="" placeholder="3" />
-          <QuantityField path={`${at}.leastRpm`} label="Driven at least" placeholder="600 rpm" />
+          <QuantityField path={`${at}.reduction`} label="In for one out" hint="" placeholder="3" />
+          <QuantityField path={`${at}.leastRpm`} label="Wants at least" hint="" placeholder="600 rpm" />
           <div className="col-span-2">
             <ChoiceField path={`${at}.shifting`} />
           </div>
