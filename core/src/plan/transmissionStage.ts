@@ -118,7 +118,13 @@ export const transmissionStageSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({
     kind: kind('variator'),
-    reduction: quantity('number', 'Turns in for one out', 0.001, 3000, 'Hydraulic or by friction, as it is set now; counted by hand or by rpm'),
+    reduction: quantity(
+      'number',
+      'Turns in for one out',
+      0.001,
+      3000,
+      'Hydraulic or by friction, as it is set now; counted by hand or by rpm',
+    ),
     ...shifted,
     leastRpm: quantity('speed', 'Slowest it may be driven', 1, 10_000, 'Its oil pump or balls want it; by its plate'),
   }),
