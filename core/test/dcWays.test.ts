@@ -147,5 +147,19 @@ describe('verdicts', () => {
     )
     expect(way(geared, 'ac-open').verdict.answer).toBe('stop')
   })
+  test('a DC motor on a DC drive is told as unsuitable neither on Motor nor on Route, on another drive on both', () => {
+    const told = (...patch: Patch) => {
+      const plan = applyPatch(demoPlan('long-bed-lathe-dc'), patch)
+      const evaluation = evaluate(plan)
+      return [
+        evaluation.findings.some((f) => f.id === 'motor.kind'),
+        compareRoutes(plan, evaluation).motor !== undefined,
+      ]
+    }
+    expect([told(), told(set('drive.kind', 'digital'))]).toEqual([
+      [false, false],
+      [true, true],
+    ])
+  })
   test('a machine without a DC motor has none of these', () => expect(compared('gap-bed-lathe').dcWays).toEqual([]))
 })

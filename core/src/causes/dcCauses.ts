@@ -5,29 +5,10 @@ import { amount, amps, message, percent, rpm, volts } from '../quantities'
 import type { SymptomId } from '../log/symptoms'
 import { against, cause, type Causes } from './causes'
 
-type OfDc = Extract<
-  SymptomId,
-  | 'runs-away'
-  | 'sparks'
-  | 'field-lost'
-  | 'no-pull'
-  | 'hot'
-  | 'too-slow'
-  | 'slows'
-  | 'wobbles'
-  | 'whistle'
-  | 'shakes'
-  | 'over-current'
-  | 'overload'
-  | 'over-voltage'
-  | 'nothing-on-run'
-  | 'wrong-way'
->
-
 const FIELD_FIRST = 'Off, locked, waited; never with the armature fed: volts and amps of the field alone.'
 
 /** Of a DC motor and its drive: armature, field, brushes and what feeds them. */
-export const dcCauses: Causes<OfDc> = {
+export const dcCauses = {
   'runs-away': ({ plan, facts }) => {
     const top = facts.dc && numberOf(facts.dc.topRpm)
     return [
@@ -457,4 +438,4 @@ export const dcCauses: Causes<OfDc> = {
     ),
     otherGears,
   ],
-}
+} satisfies Partial<Causes<SymptomId>>

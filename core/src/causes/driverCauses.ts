@@ -4,26 +4,8 @@ import type { SymptomId } from '../log/symptoms'
 import { amps, message, rpm, volts } from '../quantities'
 import { against, cause, type Causes } from './causes'
 
-type OfDriver = Extract<
-  SymptomId,
-  | 'runs-away'
-  | 'jerks'
-  | 'no-pull'
-  | 'hot'
-  | 'too-slow'
-  | 'slows'
-  | 'wobbles'
-  | 'whistle'
-  | 'shakes'
-  | 'over-current'
-  | 'overload'
-  | 'over-voltage'
-  | 'nothing-on-run'
-  | 'wrong-way'
->
-
 /** Of a motor with magnets and its driver: leads, sensors, limit and bus. */
-export const driverCauses: Causes<OfDriver> = {
+export const driverCauses = {
   'runs-away': () => [
     cause(
       'reference',
@@ -303,4 +285,4 @@ export const driverCauses: Causes<OfDriver> = {
     ),
     otherGears,
   ],
-}
+} satisfies Partial<Causes<SymptomId>>

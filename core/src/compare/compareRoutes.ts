@@ -2,7 +2,7 @@ import { shippedTables, type PlanningTables } from '../data/planningValues'
 import { ratedTorque } from '../motor'
 import type { Evaluation } from '../evaluate/evaluate'
 import { isKnown, numberOf, type FigureState } from '../facts/figure'
-import { unsuitableKinds } from '../findings/unsuitableKinds'
+import { unsuitableHere } from '../findings/unsuitableKinds'
 import { named, unknownField, type Ledger } from '../facts/ledger'
 import { isShifted, shaftTorque, torqueByPower } from '../drivetrain'
 import { routes, type Plan, type RouteId } from '../plan'
@@ -144,11 +144,10 @@ function ofVariable({ survey }: Plan, id: RouteId): string[] {
   return ['Lock the variable unit at one ratio, its belt renewed, or put two fixed pulleys in its place']
 }
 
-/** Of a motor whose heart another drive makes turn nothing is said: it is kept, or compared. */
-function motorHere({ motor: { kind, oneWinding }, drive }: Plan): RouteComparison['motor'] {
-  const unsuitable = kind && unsuitableKinds[kind]
-  if (!unsuitable || oneWinding === true || (kind === 'brushless' && drive.kind === 'brushless')) return undefined
-  return { says: unsuitable.says, why: unsuitable.why, leadsTo: unsuitable.leadsTo.map((id) => routes[id]) }
+/** Of a motor that cannot go on the drive as it is: why, as Motor says it, and where it leads. */
+function motorHere(plan: Plan): RouteComparison['motor'] {
+  const unsuitable = unsuitableHere(plan)
+  return unsuitable && { ...unsuitable, leadsTo: unsuitable.leadsTo.map((id) => routes[id]) }
 }
 
 /** Power of the motor that a route would turn this machine with, where that is its own. */

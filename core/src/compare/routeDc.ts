@@ -38,7 +38,8 @@ export function dcCurves(
       const torqueNm = torque(motorRpm)
       return torqueNm === undefined ? [] : [{ rpm: motorRpm * ratio, torqueNm: (torqueNm * efficiency) / ratio }]
     })
-  const rated = (id: DcRouteId) => numberOf(onItsCurrent(id, plan, evaluation, ledger, motor, tables)) ?? 0
+  const ratedNm = (id: DcRouteId) => numberOf(onItsCurrent(id, plan, evaluation, ledger, motor, tables)) ?? 0
+  const [keptNm, fixedNm, byHandNm] = [ratedNm('keep-dc'), ratedNm('fixed-dc'), ratedNm('small-dc')]
   const byField = (rpm: number) => Math.min(1, baseRpm / Math.max(rpm, 1))
   const curve = side.evaluation.torque && torqueCurve(side.evaluation.torque)
   const weakest = baseRpm / topRpm
@@ -54,14 +55,14 @@ export function dcCurves(
             },
           ]
         : []),
-      { id: 'keep-dc', name: dcWayNames['keep-dc'], points: over(topRpm, (rpm) => rated('keep-dc') * byField(rpm)) },
-      { id: 'fixed-dc', name: dcWayNames['fixed-dc'], points: over(baseRpm, () => rated('fixed-dc')) },
+      { id: 'keep-dc', name: dcWayNames['keep-dc'], points: over(topRpm, (rpm) => keptNm * byField(rpm)) },
+      { id: 'fixed-dc', name: dcWayNames['fixed-dc'], points: over(baseRpm, () => fixedNm) },
       ...(weakest < 1
         ? [
             {
               id: 'small-dc' as const,
               name: 'DC drive, field left at its weakest',
-              points: over(topRpm, () => rated('small-dc') * weakest),
+              points: over(topRpm, () => byHandNm * weakest),
             },
           ]
         : []),

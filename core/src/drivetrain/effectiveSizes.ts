@@ -1,3 +1,4 @@
+import { trainRatio, trainStages } from './drivetrainRatio'
 import { beltSections, type BeltSectionId } from '../data/beltSections'
 import { Refusal } from '../rules/rule'
 import { beltInGroove } from './beltInGroove'
@@ -72,6 +73,13 @@ export const ratioStages = (stages: readonly (SizedStage & { slip?: number | und
     const { driver, driven } = effectiveSizes(stage)
     return { kind: stage.kind, slip: stage.slip, driverMm: driver, drivenMm: driven }
   })
+
+/** Driven turns for one of the driving through a plan's stages; undefined where one of them is not sized. */
+export function ratioOfStages(stages: Parameters<typeof ratioStages>[0]): number | undefined {
+  const read = trainStages.safeParse(ratioStages(stages))
+  const made = read.success ? trainRatio(read.data) : undefined
+  return made === undefined || made instanceof Refusal ? undefined : made.speedRatio
+}
 
 /** A plan's stages as `trainLayout` draws them. */
 export const drawnStages = (stages: readonly (SizedStage & { slip?: number | undefined })[]) =>

@@ -6,7 +6,7 @@ import { frameHeightMm } from '../motor'
 import { connections, heartOf, set } from '../plan'
 import { amount, amps, hertz, rpm, message, volts } from '../quantities'
 import { judgement } from './finding'
-import { unsuitableKinds } from './unsuitableKinds'
+import { hasOwnDrive, unsuitableHere } from './unsuitableKinds'
 
 /** Plate arithmetic further apart than this is a contradiction. */
 const IMPLIED_MOST = 0.95
@@ -23,13 +23,13 @@ export const motorPlateFindings = [
       by: 'buying',
       danger: true,
     },
-    ({ plan, motor }) => {
+    ({ plan }) => {
       const { kind } = plan.motor
       const heart = heartOf(plan)
       if (heart !== 'inverter' && plan.drive.kind === undefined) return lacks('drive.kind')
-      if (heart === 'driver' && plan.drive.kind === 'brushless') return good(message`It stands on a driver of its own.`)
-      if (heart === 'dc' && plan.drive.kind === 'dc') return good(message`A DC drive runs it.`)
-      const verdict = kind === undefined || motor.suitable === true ? undefined : unsuitableKinds[kind]
+      if (hasOwnDrive(plan))
+        return good(heart === 'dc' ? message`A DC drive runs it.` : message`It stands on a driver of its own.`)
+      const verdict = unsuitableHere(plan)
       return verdict
         ? {
             severity: 'stop',

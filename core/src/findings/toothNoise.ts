@@ -1,9 +1,8 @@
 import { toothPitches } from '../data/beltPitches'
-import { ratioStages, toothMesh, trainRatio, trainStages } from '../drivetrain'
+import { ratioOfStages, toothMesh } from '../drivetrain'
 import type { BeltFacts } from '../facts/belts/beltFacts'
 import type { Facts } from '../facts/facts'
 import { amount, message } from '../quantities'
-import { Refusal } from '../rules/rule'
 import { good, isUnjudged, lacks, need, typed } from './answer'
 import type { Answer } from './finding'
 
@@ -17,13 +16,12 @@ export function toothNoise(facts: Facts, { id, name, path, stage }: BeltFacts, a
   const position = facts.speeds.positions.find((p) => id.startsWith(`position.${p.position.id}.belt`))
   if (!position) return { ...lacks('survey.positions'), about }
   const from = position.position.transmission.slice(Number(path.split('.').at(-1)))
-  const stages = trainStages.safeParse(ratioStages(from))
-  const onward = stages.success ? trainRatio(stages.data) : undefined
+  const onward = ratioOfStages(from)
   const known = need(position.unloadedTopRpm, typed(`${path}.driverTeeth`, stage.driverTeeth))
   if (isUnjudged(known)) return { ...known, about }
-  if (onward === undefined || onward instanceof Refusal) return { ...lacks(`${path}.drivenTeeth`), about }
+  if (onward === undefined) return { ...lacks(`${path}.drivenTeeth`), about }
   const [topRpm, teeth] = known
-  const made = toothMesh.run({ teeth, pitchMm: pitch.pitchMm, speedRpm: topRpm / onward.speedRatio })
+  const made = toothMesh.run({ teeth, pitchMm: pitch.pitchMm, speedRpm: topRpm / onward })
   if (!made.ok) return { missing: [], ended: made.faults[0]?.message ?? 'The rule does not take these', about }
   const { meshHz, speedMPerS } = made.value
   const says = message`At the top ${amount('frequency', meshHz)} of teeth at ${amount('beltSpeed', speedMPerS)}.`

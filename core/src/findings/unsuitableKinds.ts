@@ -1,4 +1,5 @@
-import type { MotorKind, RouteId } from '../plan'
+import { runsOnDrive } from '../facts/motor/motorFacts'
+import { heartOf, type MotorKind, type Plan, type RouteId } from '../plan'
 
 /** Why a drive of this product cannot run a motor of some kind, and the ways that lead on from there. */
 export interface UnsuitableKind {
@@ -9,7 +10,7 @@ export interface UnsuitableKind {
 }
 
 /** Said on Motor as a stop, and on Route as where to go from it. */
-export const unsuitableKinds: Readonly<Partial<Record<MotorKind, UnsuitableKind>>> = {
+const unsuitableKinds: Readonly<Partial<Record<MotorKind, UnsuitableKind>>> = {
   'single-phase': {
     says: 'A single-phase motor cannot be given variable speed by a three-phase drive.',
     why: 'Its capacitor and start winding burn at any but mains hertz. It must be replaced by a three-phase motor.',
@@ -45,4 +46,16 @@ export const unsuitableKinds: Readonly<Partial<Record<MotorKind, UnsuitableKind>
     why: 'On a drive only one winding may be used, at that winding’s own plate, with the other left open and insulated. Linked wrongly it burns.',
     leadsTo: ['converter-starters', 'drive-each'],
   },
+}
+
+/** Whether the motor has a drive of its own heart. */
+export const hasOwnDrive = (plan: Plan): boolean => {
+  const heart = heartOf(plan)
+  return (heart === 'driver' && plan.drive.kind === 'brushless') || (heart === 'dc' && plan.drive.kind === 'dc')
+}
+
+/** Why the motor cannot go on the drive that there is; undefined where it can, or does not say its kind. */
+export const unsuitableHere = (plan: Plan): UnsuitableKind | undefined => {
+  const { kind } = plan.motor
+  return kind === undefined || hasOwnDrive(plan) || runsOnDrive(plan.motor) === true ? undefined : unsuitableKinds[kind]
 }

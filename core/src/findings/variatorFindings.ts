@@ -1,9 +1,8 @@
-import { isShifted, ratioStages, trainRatio, trainStages } from '../drivetrain'
+import { isShifted, ratioOfStages } from '../drivetrain'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
-import { heartOf, set, type Patch, type TransmissionStage, type TransmissionStagePath } from '../plan'
+import { heartOf, namedPositions, set, type Patch, type TransmissionStage, type TransmissionStagePath } from '../plan'
 import { message, rpm } from '../quantities'
-import { Refusal } from '../rules/rule'
 import { doesNotApply, good, lacks, waitsFor } from './answer'
 import { judgement, type Answer } from './finding'
 
@@ -24,8 +23,9 @@ function ofEachShifted(
   only: (stage: TransmissionStage) => string | undefined = () => undefined,
 ): Answer | Answer[] {
   const { positions } = plan.survey
+  const names = namedPositions(plan)
   if (positions.length === 0) return lacks('survey.positions')
-  const all = positions.flatMap(({ id, name, transmission }, position) =>
+  const all = positions.flatMap(({ id, transmission }, position) =>
     transmission.flatMap((stage, index): ShiftedStage[] =>
       isShifted(stage.kind)
         ? [
@@ -33,7 +33,7 @@ function ofEachShifted(
               stage,
               path: `survey.positions.${position}.transmission.${index}`,
               about: `${id}-${index}`,
-              name: name?.trim() || `Position ${position + 1}`,
+              name: names[position]?.name ?? '',
               position,
               index,
             },
@@ -100,7 +100,7 @@ export const variatorFindings = [
 function starved(facts: Facts, { stage, path, about, name, position, index }: ShiftedStage): Answer {
   if (stage.leastRpm === undefined) return { ...lacks(`${path}.leastRpm`), about }
   const of = facts.speeds.positions[position]
-  const before = ratioBefore(facts.plan.survey.positions[position]?.transmission.slice(0, index) ?? [])
+  const before = ratioOfStages(facts.plan.survey.positions[position]?.transmission.slice(0, index) ?? [])
   if (!of || before === undefined) return { ...lacks('survey.positions'), about }
   const [bottom, ratio] = [numberOf(of.bottomRpm), numberOf(of.speedRatio)]
   if (bottom === undefined || ratio === undefined) return { ...waitsFor(of.bottomRpm, of.speedRatio), about }
@@ -119,14 +119,6 @@ function starved(facts: Facts, { stage, path, about, name, position, index }: Sh
     remedies: raise ? [{ label: message`Raise the slow end of the knob`, patch: raise }] : [],
     path: `${path}.leastRpm`,
   }
-}
-
-/** Ratio of the stages before; undefined where one is not sized. */
-function ratioBefore(stages: readonly TransmissionStage[]): number | undefined {
-  if (stages.length === 0) return 1
-  const read = trainStages.safeParse(ratioStages(stages))
-  const made = read.success ? trainRatio(read.data) : undefined
-  return made === undefined || made instanceof Refusal ? undefined : made.speedRatio
 }
 
 /** The lowest speed of the knob, so many times higher. */

@@ -1,4 +1,4 @@
-import { missingSize, trainRatio, trainStages, ratioStages, typedSizes } from '../../drivetrain'
+import { missingSize, ratioOfStages, typedSizes } from '../../drivetrain'
 import {
   fieldAt,
   type Position,
@@ -7,7 +7,6 @@ import {
   type TransmissionStagePath,
 } from '../../plan'
 import type { FieldFigureId } from '../figureId'
-import { Refusal } from '../../rules/rule'
 import { isKnown } from '../figure'
 import { choice, named, type Ledger } from '../ledger'
 import type { KnownRatio } from './knownRatio'
@@ -56,9 +55,8 @@ export function bookMissingSize(
   const [one, another] = lacking
   const paths = one && sizePaths(one.stage, `${path}.transmission.${one.i}`)
   if (!one || another || !paths || one.other === undefined) return
-  const others = trainStages.safeParse(ratioStages(transmission.filter((_, i) => i !== one.i)))
-  const ratio = others.success ? trainRatio(others.data) : undefined
-  if (!ratio || ratio instanceof Refusal) return
+  const ratio = ratioOfStages(transmission.filter((_, i) => i !== one.i))
+  if (ratio === undefined) return
   const otherEnd = one.end === 'driver' ? 'driven' : 'driver'
   const field = fieldAt(paths[one.end])
   ledger.derive(
@@ -67,7 +65,7 @@ export function bookMissingSize(
     named(paths[one.end], `${name}: ${field.label.toLowerCase()}, from the speed`, field.dimension ?? 'number'),
     {
       speedRatio,
-      otherRatio: choice(ratio.speedRatio * (1 - (one.stage.slip ?? 0)), 'Ratio of the rest'),
+      otherRatio: choice(ratio * (1 - (one.stage.slip ?? 0)), 'Ratio of the rest'),
       size: ledger.given(paths[otherEnd]),
       drives: choice(otherEnd === 'driver', 'The known one drives'),
     },
