@@ -23,9 +23,19 @@ export function main(verb: string, args: string[]): number {
 }
 
 /** For measuring core as it is shipped to the command line. */
-export { emptyPlan, evaluate, evaluator, parseQuantity, readConversionFile, readPlate, stageIds } from '@zesty/core'
+export {
+  applyPatch,
+  conversion,
+  emptyPlan,
+  evaluate,
+  parseQuantity,
+  withTriedRemedies,
+  readConversionFile,
+  readPlate,
+  stageIds,
+} from '@zesty/core'
 export { readLibraryCsv } from '@zesty/core/library'
 export { entryOrder, readManual } from '@zesty/core/manual'
-export { cardOf } from '@zesty/core/settings'
-export { drawSheet, qualityOf, sheetsOf, wiringOf } from '@zesty/core/wiring'
+export { card } from '@zesty/core/settings'
+export { drawSheet, qualityOf, sheets, sheetsOf, steps, wiringOf } from '@zesty/core/wiring'
 export { search, searchSpace, usualCriteria } from '@zesty/core/search'

@@ -1,6 +1,6 @@
-import { advise, type UnitSystem } from '@zesty/core'
+import { conversion, type UnitSystem } from '@zesty/core'
 import { fitMeasurements } from '@zesty/core/measurements'
-import { cardOf, cardText } from '@zesty/core/settings'
+import { card as cardPart, cardText } from '@zesty/core/settings'
 import { complain } from './complain'
 import { conversionIn } from './conversionIn'
 
@@ -13,7 +13,7 @@ export function printCard(args: string[]): number {
   const found = conversionIn(file)
   if (typeof found === 'string') return complain(found)
   const measured = fitMeasurements(found.measurements.map((reading, i) => ({ ...reading, id: `${i}` })))
-  const card = cardOf(found.plan, advise(found.plan, undefined, measured).settings)
+  const card = conversion(found.plan, { readings: measured }).of(cardPart)
   const system: UnitSystem = args.includes('--imperial') ? 'imperial' : 'metric'
   process.stdout.write(
     args.includes('--text') ? cardText(found.plan, card, system) : `${JSON.stringify(card, null, 2)}\n`,

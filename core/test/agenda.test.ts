@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, emptyPlan, fieldAt, isThere, set, type Patch } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { stageIds } from '../src/stages/stages'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { axisNumbers, isHad } from '../src/axes/axisNumbers'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, fieldAt, set, type Axis } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { soundAxis } from './axisMistakes'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, asJudged, isThere, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { arbitraryPlan } from './arbitraryPlan'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import type { Figure } from '../src/facts/figure'
 import type { FigureId } from '../src/facts/figureId'
 import { applyPatch, set, stageOfKind, type Plan, type StageFields } from '../src/plan'

@@ -2,21 +2,21 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { answerLine, readBackLine, resetDrive, unanswerLine } from '../src/card/answerLine'
 import type { CardLine } from '../src/card/cardLine'
-import { cardOf } from '../src/card/cardOf'
 import { positionEntries } from '../src/card/positionEntries'
 import { changeOver } from '../src/speeds/changeOver'
 import { whyRefused } from '../src/card/whyRefused'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { afterReset, enter, refusal, sameValue, codesByName, type DriveMemory, type Manual } from '../src/manual'
 import { applyPatch, emptyPlan, readPlan, set, settingIds, type Patch, type Plan } from '../src/plan'
 import { settingHearts } from '../src/stages/settingTable'
 import { demoPlan, demoPlans } from './demoPlans'
 import { soundPlan } from './mistakes'
 import { shippedManual, shippedManuals } from './shippedManuals'
+import { cardOf } from './parts'
 
 const DAY = '2026-11-28'
 
-const card = (plan: Plan) => cardOf(plan, evaluate(plan).settings)
+const card = (plan: Plan) => cardOf(plan)
 const change = (plan: Plan, patch: Patch): Plan => {
   const next = applyPatch(plan, patch)
   const read = readPlan(next)

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { causes } from '../src/findings/causes'
 import { judgements } from '../src/findings/judge'
 import { wiringJudgements } from '../src/findings/wiring'

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
+import type { Evaluation } from '../src/evaluate/evaluation'
 import type { FigureId } from '../src/facts/figureId'
 import { applyPatch, set, type Patch } from '../src/plan'
 import { gaugeArea, messageText } from '../src/quantities'

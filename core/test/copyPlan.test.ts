@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { readPlan, set } from '../src/plan'
 import { copyPlan } from '../src/plan/copyPlan'
 import { spoiled } from './mistakes'

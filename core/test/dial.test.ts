@@ -1,17 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { dialOf, roundSpeed } from '../src/dial/dialOf'
-import { dialPlate } from '../src/dial/dialPlate'
+import { roundSpeed } from '../src/dial/dialOf'
 import { degAt, dialScale } from '../src/dial/dialScale'
 import { monotone } from '../src/controls/monotone'
 import { onCircle } from '../src/drawing/primitives'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { nothingMeasured } from '../src/measurements/measured'
 import { applyPatch, set, type Plan } from '../src/plan'
 import { rules } from '../src/rulebook/registry'
 import { arbitraryPlan } from './arbitraryPlan'
 import { soundPlan } from './mistakes'
 import { measuredBy } from './readings'
+import { dialOf, dialPlate } from './parts'
 
 interface Fit {
   straight: boolean

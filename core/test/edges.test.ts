@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import type { Finding } from '../src/findings/finding'
 import { set, type Patch, type TransmissionStage } from '../src/plan'
 import { on400, soundPlan, spoiled } from './mistakes'

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate, evaluator } from '../src/evaluate/evaluate'
+import { conversion } from '../src/conversion/conversion'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, inversePatch, planDifference, readPlan, replacePlan, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { report } from '../src/report/report'
@@ -13,14 +14,14 @@ const of = (plan: Plan, id: string) => evaluate(plan).figures[id as 'motor.torqu
 const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
 describe('of any plan', () => {
-  test('the same is said twice, and by one who remembers as by one who does not', () => {
-    const remembers = evaluator()
+  test('the same is said twice, and by one who goes on from another plan as by one who does not', () => {
+    let last = conversion(soundPlan())
     fc.assert(
       fc.property(arbitraryPlan, (plan) => {
         const once = evaluate(plan)
         expect(evaluate(structuredClone(plan))).toEqual(once)
-        remembers(soundPlan())
-        expect(remembers(plan)).toEqual(once)
+        last = conversion(plan, { before: last })
+        expect(last.evaluation).toEqual(once)
       }),
       runs,
     )

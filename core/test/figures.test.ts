@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate, type Evaluation } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
+import type { Evaluation } from '../src/evaluate/evaluation'
 import { jobKinds, set, type Job, type JobKind, type Patch, type Plan, type PlanPath } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { demoPlans } from './demoPlans'

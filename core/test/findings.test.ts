@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { advise } from '../src/evaluate/advise'
-import { evaluate } from '../src/evaluate/evaluate'
+import { advise } from '../src/conversion/advise'
+import { evaluate } from '../src/conversion/evaluate'
 import type { Finding } from '../src/findings/finding'
 import { judgements } from '../src/findings/judge'
 import { applyPatch, emptyPlan, readPlan, set, type Patch, type Plan } from '../src/plan'

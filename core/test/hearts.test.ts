@@ -2,18 +2,15 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { axisCard } from '../src/axes/axisCard'
 import { switchRows } from '../src/axes/switchRows'
-import { cardOf } from '../src/card/cardOf'
 import { trimSlots } from '../src/card/trimSlots'
-import { commandedOf } from '../src/commanded/commandedOf'
 import { registersOf } from '../src/commanded/registersOf'
 import { angularSpeed } from '../src/drivetrain/angularSpeed'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import type { DcTorque, MagnetTorque } from '../src/facts/hearts/rpmTorque'
 import { torqueCurve } from '../src/facts/motor/torqueCurve'
 import { applyPatch, heartOf, isThere, readPlan, set, type Patch, type Plan, type PlanPath } from '../src/plan'
 import { ofMachine } from '../src/measurements/ofMachine'
 import { messageText } from '../src/quantities'
-import { runInOf } from '../src/runIn/runInOf'
 import { settingHearts } from '../src/stages/settingTable'
 import { wiringOf } from '../src/wiring/wiringOf'
 import { arbitraryPlan } from './arbitraryPlan'
@@ -24,6 +21,7 @@ import { soundPlan, spoiled } from './mistakes'
 import { measuredBy } from './readings'
 import { shippedManuals } from './shippedManuals'
 import { soundManual } from './soundManual'
+import { cardOf, commandedOf, runInOf } from './parts'
 
 const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ')
 const dc = (...more: Patch): Plan => spoiled(...asDc(), ...more)
@@ -216,7 +214,7 @@ describe('the card and the run-in', () => {
         ['FIELD OK', '0.22 A of the field'],
       ]),
     )
-    const card = cardOf(plan, settings)
+    const card = cardOf(plan)
     const words = [...card.lines, ...card.leave].map((l) => ('says' in l ? messageText(l.says) : l.words)).join(' ')
     expect(words).not.toMatch(/hertz/i)
   })

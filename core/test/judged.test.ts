@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate, evaluator } from '../src/evaluate/evaluate'
+import { conversion } from '../src/conversion/conversion'
+import { evaluate } from '../src/conversion/evaluate'
 import { judgements as ofThePlan } from '../src/findings/judge'
 import { wiringJudgements } from '../src/findings/wiring'
 import { emptyPlan, readPlan, set, type Plan } from '../src/plan'
@@ -96,14 +97,14 @@ const saysByAbsence = [
 
 /** Stops that one thing less, of every so many, turns into silence: not listed any more, or said not to apply. */
 function silenced(plan: Plan, nth: number, of: number): string[] {
-  const judge = evaluator()
-  const stops = judge(plan).findings.filter((f) => f.severity === 'stop')
+  const whole = conversion(plan)
+  const stops = whole.evaluation.findings.filter((f) => f.severity === 'stop')
   if (stops.length === 0) return []
   return typedPaths(plan).flatMap((path, i) => {
     if (i % of !== nth % of || saysByAbsence.some((r) => r.test(path))) return []
     const less = without(plan, path)
     if (!less) return []
-    const { judged, findings } = judge(less)
+    const { judged, findings } = conversion(less, { before: whole }).evaluation
     return stops.flatMap(({ id }) => {
       if (findings.some((f) => f.id === id)) return []
       const judgement = id.split('/')[0] ?? ''

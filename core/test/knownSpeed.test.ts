@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { set, type Patch } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { trainChoices } from '../src/search/trains'

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { numberOf } from '../src/facts/figure'
 import { circuitLoad } from '../src/library/circuitLoad'
 import { libraryColumns } from '../src/library/libraryColumns'

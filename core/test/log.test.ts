@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { symptomCauses } from '../src/causes/symptomCauses'
 import { logEntrySchema } from '../src/log/logEntry'
 import { symptomOfFault, symptoms, symptomsOf, type SymptomId } from '../src/log/symptoms'
 import { upkeepOf } from '../src/log/upkeep'
@@ -14,6 +13,7 @@ import { soundPlan, spoiled } from './mistakes'
 import { upkeepTasksOf } from '../src/sequence/upkeepTasksOf'
 import { shippedManuals } from './shippedManuals'
 import { measuredBy } from './readings'
+import { symptomCauses } from './parts'
 
 const all = Object.keys(symptoms) as SymptomId[]
 const first = (symptom: SymptomId, plan: Plan = soundPlan()) => symptomCauses(plan, nothingMeasured, symptom)[0]?.id

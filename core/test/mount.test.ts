@@ -2,10 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { toDrawing } from '../src/drawing/primitives'
 import { toSvg } from '../src/drawing/svg'
-import { factsFor } from '../src/facts/factsFor'
 import { numberOf } from '../src/facts/figure'
 import { beltTravel } from '../src/mount/beltTravel'
-import { mountOf } from '../src/mount/mountOf'
 import { pitchOf } from '../src/mount/pitchOf'
 import { nothingMeasured } from '../src/measurements/measured'
 import { applyPatch, emptyPlan, set } from '../src/plan'
@@ -13,6 +11,7 @@ import { messageText } from '../src/quantities'
 import { rules } from '../src/rulebook/registry'
 import { arbitraryPlan } from './arbitraryPlan'
 import { soundPlan } from './mistakes'
+import { factsOf, mountOf } from './parts'
 
 const says = (plan = soundPlan()) => mountOf(plan, nothingMeasured).tasks.map((t) => `${t.id}: ${messageText(t.says)}`)
 
@@ -109,7 +108,7 @@ describe('what comes between motor and machine', () => {
     expect(belts(there)[0]).toMatch(/too short for these pulleys: a longer one/)
   })
   test('the motor must come near enough for every belt, and far enough for every one', () => {
-    const { facts } = factsFor(soundPlan())
+    const facts = factsOf(soundPlan())
     const travel = beltTravel(facts)
     const rooms = facts.belts
       .filter((b) => b.path.endsWith('.0'))

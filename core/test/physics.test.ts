@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { shaftPower, torqueCurves, type TorqueCurves } from '../src/speeds/torqueCurves'
 import { applyPatch, emptyPlan, set, type Patch, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'

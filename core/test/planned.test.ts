@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { advise } from '../src/evaluate/advise'
-import { evaluate } from '../src/evaluate/evaluate'
+import { advise } from '../src/conversion/advise'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, claimOf, isReadBack, planWork, plannedWork, readPlan, set, withPlannedDone } from '../src/plan'
 import { copyPlan } from '../src/plan/copyPlan'
 import { messageText } from '../src/quantities'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, machineKinds, readPlan, set, type Job, type MachineKind } from '../src/plan'
 import { commonJobs } from '../src/survey/commonJobs'
 import { readJob } from '../src/survey/readJob'

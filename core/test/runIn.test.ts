@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { fitMeasurements } from '../src/measurements/fitMeasurements'
 import type { Measurement } from '../src/measurements/measurement'
 import { ofRunIn } from '../src/measurements/runInReadings'
@@ -8,11 +8,11 @@ import { applyPatch, emptyPlan, set, type Plan, type RampTry } from '../src/plan
 import { messageText } from '../src/quantities'
 import { rules } from '../src/rulebook/registry'
 import { isExpected, judgeRunIn, shownFigure } from '../src/runIn/reading'
-import { runInOf, stopMapOf } from '../src/runIn/runInOf'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 import { soundPlan, spoiled } from './mistakes'
 import { measuredBy } from './readings'
+import { runInOf, stopMapOf } from './parts'
 
 const stageOf = (plan: Plan, id: string, told: Parameters<typeof measuredBy> = []) => {
   const stage = runInOf(plan, measuredBy(...told)).stages.find((s) => s.id === id)

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import type { Change } from '../src/plan'
 import { set } from '../src/plan'
 import { changeOver } from '../src/speeds/changeOver'

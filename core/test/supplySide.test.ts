@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { evaluate } from '../src/evaluate/evaluate'
+import { evaluate } from '../src/conversion/evaluate'
 import { compareRoutes } from '../src/compare/compareRoutes'
 import { numberOf } from '../src/facts/figure'
 import { applyPatch, set, setField, type Change } from '../src/plan'

@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { hourOf, shareOfHour, trimSlots } from '../src/card/trimSlots'
-import { evaluate } from '../src/evaluate/evaluate'
-import { jumperPositions } from '../src/card/jumperPositions'
+import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, set, type Patch } from '../src/plan'
 import { demoPlan } from './demoPlans'
+import { jumperPositions } from './parts'
 
 const trim = { id: 't', prints: 't', sets: 'most-speed' } as const
 

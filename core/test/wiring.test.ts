@@ -1,16 +1,13 @@
 import { describe, expect, it } from '@jest/globals'
 import fc from 'fast-check'
-import { shippedTables } from '../src/data/planningValues'
-import { factsOf } from '../src/facts/factsOf'
-import { Ledger } from '../src/facts/ledger'
 import { wiringJudgements } from '../src/findings/wiring'
-import { nothingMeasured } from '../src/measurements/measured'
-import { asJudged, emptyPlan, type Plan } from '../src/plan'
+import { emptyPlan, type Plan } from '../src/plan'
 import { clashes, netsOf, openEnds } from '../src/wiring/nets'
 import { wiringOf } from '../src/wiring/wiringOf'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 import { shippedManuals } from './shippedManuals'
+import { factsOf } from './parts'
 
 /** A plan of which nobody has changed a wire by hand: what the builder makes of it must be sound. */
 const untouched = arbitraryPlan.map((plan): Plan => {
@@ -73,8 +70,7 @@ describe('the wiring that a plan makes', () => {
     expect(own).toHaveLength(ofTheBuilder.size)
     fc.assert(
       fc.property(untouched, (typed) => {
-        const plan = asJudged(typed)
-        const facts = factsOf({ plan, tables: shippedTables, ledger: new Ledger(plan), measured: nothingMeasured })
+        const facts = factsOf(typed)
         if (facts.wiring.wiring.lacks.length > 0) return
         const stops = own.flatMap(({ id, ask }) =>
           [ask(facts)].flat().some((answer) => 'severity' in answer && answer.severity === 'stop') ? [id] : [],

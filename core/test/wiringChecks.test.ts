@@ -1,17 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import { shippedTables } from '../src/data/planningValues'
-import { factsOf } from '../src/facts/factsOf'
-import type { Facts } from '../src/facts/facts'
-import { Ledger } from '../src/facts/ledger'
 import { wiringJudgements } from '../src/findings/wiring'
 import type { Answer } from '../src/findings/finding'
 import type { Manual } from '../src/manual'
-import { nothingMeasured } from '../src/measurements/measured'
-import { applyPatch, asJudged, set, type Patch, type Plan } from '../src/plan'
-import { netsOf } from '../src/wiring/nets'
+import { applyPatch, set, type Patch } from '../src/plan'
 import type { Device, End, Wire, Wiring } from '../src/wiring/model'
 import { soundPlan } from './mistakes'
 import { soundManual } from './soundManual'
+import { factsOf, wiredOtherwise } from './parts'
 
 type Kind = 'stop' | 'watch' | 'note' | 'good' | 'does-not-apply' | 'cannot-be-judged'
 type Id = (typeof wiringJudgements)[number]['id']
@@ -25,21 +20,16 @@ const kindOf = (answer: Answer): Kind =>
         ? 'does-not-apply'
         : 'cannot-be-judged'
 
-const factsFor = (typed: Plan): Facts => {
-  const plan = asJudged(typed)
-  return factsOf({ plan, tables: shippedTables, ledger: new Ledger(plan), measured: nothingMeasured })
-}
-
 /** What a judgement says of the sound plan, changed and then wired otherwise by hand. */
 function asked(id: Id, patch: Patch, by?: (wiring: Wiring) => void, on?: (manual: Manual) => void): Kind {
   const manual = soundManual()
   on?.(manual)
-  const facts = factsFor(applyPatch(soundPlan(), [set('manual', manual), ...patch]))
+  const facts = factsOf(applyPatch(soundPlan(), [set('manual', manual), ...patch]))
   const wiring = structuredClone(facts.wiring.wiring)
   by?.(wiring)
   const judgement = wiringJudgements.find((j) => j.id === id)
   if (!judgement) throw new Error(`no judgement ${id}`)
-  const answer = judgement.ask({ ...facts, wiring: { wiring, nets: netsOf(wiring) } })
+  const answer = judgement.ask(wiredOtherwise(facts, wiring))
   return kindOf(Array.isArray(answer) ? (answer[0] ?? { doesNotApply: '' }) : answer)
 }
 
@@ -437,7 +427,7 @@ describe('every check of the wiring is tried both ways', () => {
   })
   test('without the manual none that rests on terminals says anything', () => {
     const plan = applyPatch(soundPlan(), [set('manual', undefined)])
-    const facts = factsFor(plan)
+    const facts = factsOf(plan)
     const said = wiringJudgements.map((j) => [j.id, j.ask(facts)] as const)
     const waiting = said.filter(([, a]) => !Array.isArray(a) && 'missing' in a && a.missing.includes('manual'))
     expect(waiting.length).toBeGreaterThan(35)

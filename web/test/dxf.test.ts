@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyPatch, emptyPlan, set } from '@zesty/core'
+import { applyPatch, conversion, emptyPlan, set } from '@zesty/core'
 import { dialPlate, type WorkDrawing } from '@zesty/core/dial'
-import { nothingMeasured } from '@zesty/core/measurements'
-import { mountOf } from '@zesty/core/mount'
+import { mount } from '@zesty/core/mount'
 import DxfParser from 'dxf-parser'
 import { toDxf } from '../src/drawings/dxf'
 
@@ -38,7 +37,7 @@ const plan = applyPatch(emptyPlan('Lathe'), [
 
 describe('a drawing as DXF, opened by another program', () => {
   test('the mounting plate has its holes and the round ends of its slots where they belong', () => {
-    const plate = mountOf(plan, nothingMeasured).made?.drawing
+    const plate = conversion(plan).of(mount).made?.drawing
     if (!plate) throw new Error('no plate')
     const entities = opened(plate)
     const circles = entities.filter((e) => e.type === 'CIRCLE')
@@ -56,10 +55,9 @@ describe('a drawing as DXF, opened by another program', () => {
     expect(entities.filter((e) => e.type === 'TEXT').map((e) => e.text)).toContain('This side up')
   })
   test('a bracket has the motor’s slots in its top, the machine’s holes in its base, and two webs between', () => {
-    const { made } = mountOf(
+    const { made } = conversion(
       applyPatch(plan, [set('mount.seat', 'bracket'), set('mount.plateMm', 10), set('mount.bracketMm', 80)]),
-      nothingMeasured,
-    )
+    ).of(mount)
     if (!made) throw new Error('no bracket')
     expect(made.name).toBe('Bracket')
     const entities = opened(made.drawing)
@@ -74,7 +72,7 @@ describe('a drawing as DXF, opened by another program', () => {
     expect(entities.filter((e) => e.type === 'TEXT').map((e) => e.text)).toContain('60 x 181 x 10')
   })
   test('the dial plate has edge, hole and a bar of 100 mm, each on its layer', () => {
-    const entities = opened(dialPlate(plan, nothingMeasured).drawing)
+    const entities = opened(dialPlate(conversion(plan).facts).drawing)
     expect(entities.filter((e) => e.type === 'CIRCLE').map((e) => [e.layer, e.radius])).toEqual([
       ['Cut', 45],
       ['Cut', 6],

@@ -7,7 +7,7 @@ import { Provider } from 'react-redux'
 import { Chain } from '../src/conversion/Chain'
 import { useJudge } from '../src/conversion/useJudge'
 import { api } from '../src/state/api'
-import { fetchJudge, judgingReducer } from '../src/state/judging'
+import { fetchJudge, judgingReducer, type Judge } from '../src/state/judging'
 import { changed, opened, planReducer } from '../src/state/planSlice'
 import { screenReducer } from '../src/state/screenSlice'
 import { demoPlan, judged } from './page'
@@ -101,8 +101,8 @@ describe('a judge that cannot be fetched', () => {
     const store = freshStore()
     await store.dispatch(fetchJudge())
     const { judge } = store.getState().judging
-    const again = jest.fn<(plan: Plan) => ReturnType<typeof evaluate>>()
-    store.dispatch(fetchJudge.fulfilled({ judge: again, tryRemedies: (_, evaluation) => evaluation }, 'r', undefined))
+    const again = jest.fn<Judge>()
+    store.dispatch(fetchJudge.fulfilled({ judge: again, tryRemedy: () => true }, 'r', undefined))
     expect(store.getState().judging.judge).toBe(judge)
   })
 })

@@ -187,7 +187,9 @@ describe('the palette', () => {
   test('does what is chosen once it is closed', async () => {
     const { closed } = shown(starred)
     type('mov links')
-    fireEvent.click(screen.getAllByRole('option')[0] ?? document.body)
+    const first = () => screen.getAllByRole('option')[0] ?? document.body
+    await waitFor(() => expect(first().getAttribute('aria-disabled')).not.toBe('true'))
+    fireEvent.click(first())
     expect(closed()).toBe(1)
     await waitFor(() => expect(open().plan.planned).toHaveLength(1))
     expect(open().undo.map((step) => plain(step.label))).toEqual(['Plan it: Move links to delta'])

@@ -121,19 +121,26 @@ describe('a figure', () => {
   })
 })
 
+/** Presses a remedy as soon as it may be pressed: it is tried first. */
+async function press(name: string) {
+  const button = screen.getByRole<HTMLButtonElement>('button', { name })
+  await waitFor(() => expect(button.disabled).toBe(false))
+  fireEvent.click(button)
+}
+
 describe('findings', () => {
-  test('a decision mends in one press', () => {
+  test('a decision mends in one press, once it was tried', async () => {
     show(<Findings stage="route" />, lathe(set('route.chosen', 'converter-starters')))
-    fireEvent.click(screen.getByRole('button', { name: 'A drive on each machine instead' }))
+    await press('A drive on each machine instead')
     expect(open().plan.route.chosen).toBe('drive-each')
     expect(open().plan.planned).toBeUndefined()
     expect(open().undo.map((s) => s.label)).toEqual(['A drive on each machine instead'])
   })
-  test('work is planned by one press and claimed by none; who looks settles it, and undo brings it back', () => {
+  test('work is planned by one press and claimed by none; who looks settles it, and undo brings it back', async () => {
     show(<Findings stage="motor" />, starOn230)
     const star = screen.getByRole('article', { name: '' })
     expect(star.textContent).toMatch(/Links are in star: torque is lost/)
-    fireEvent.click(within(star).getByRole('button', { name: 'Plan it: Move links to delta' }))
+    await press('Plan it: Move links to delta')
     expect(open().plan.motor.connection).toBe('star')
     expect(open().plan.planned).toEqual([{ label: 'Move links to delta', path: 'motor.connection' }])
     expect(screen.getByText('Planned: Move links to delta')).toBeTruthy()

@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { evaluate, fieldAt, set, type Plan } from '@zesty/core'
+import { conversion, evaluate, fieldAt, set, type Plan } from '@zesty/core'
 import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
 import { emptyManual } from '@zesty/core/manual'
-import { stepsOf, wiringOf, type Wiring } from '@zesty/core/wiring'
+import { steps, wiringOf, type Wiring } from '@zesty/core/wiring'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { api } from '../src/state/api'
 import { usePlan } from '../src/state/openPlan'
@@ -106,11 +106,11 @@ describe('build and prove', () => {
   const current = () => screen.getByRole('article')
   test('goes on where somebody stopped, and keeps the day', () => {
     show(<Live of={BuildSheet} />, lathe())
-    const steps = stepsOf(open().plan, wired())
-    expect(within(current()).getByRole('heading').textContent).toBe(steps[0]?.title)
+    const built = conversion(open().plan).of(steps)
+    expect(within(current()).getByRole('heading').textContent).toBe(built[0]?.title)
     fireEvent.click(screen.getByRole('button', { name: 'Done' }))
     expect(open().plan.wiring.steps?.['arrival']?.on).toMatch(/^\d{4}-\d\d-\d\d$/)
-    expect(within(current()).getByRole('heading').textContent).toBe(steps[1]?.title)
+    expect(within(current()).getByRole('heading').textContent).toBe(built[1]?.title)
     // Numbers stay from the first answer on.
     expect(Object.keys(open().plan.wiring.numbers ?? {}).length).toBe(wired().wires.length)
   })
@@ -225,15 +225,18 @@ describe('parts, checks, and what was found', () => {
   })
   test('an old wire is told what becomes of it, and the step says so', () => {
     show(<Live of={OldWires} />, lathe())
-    const steps = () => stepsOf(open().plan, wired()).find(({ id }) => id === 'old-off')?.do
-    expect(steps()?.[2]).toMatch(/nobody said what becomes of it/)
+    const oldOff = () =>
+      conversion(open().plan)
+        .of(steps)
+        .find(({ id }) => id === 'old-off')?.do
+    expect(oldOff()?.[2]).toMatch(/nobody said what becomes of it/)
     fireEvent.change(screen.getByLabelText('What becomes of 1'), { target: { value: 'stays' } })
     fireEvent.change(screen.getByLabelText('What becomes of 3'), { target: { value: 'used' } })
     const wire = wired().wires.find((w) => w.key === 'motor-u/1')
     fireEvent.change(screen.getByLabelText('3 is used again as'), { target: { value: wire?.key } })
-    expect(steps()?.[0]).toMatch(/: stays where it is/)
-    expect(steps()?.[1]).toMatch(/: off, at both ends/)
-    expect(steps()?.[2]).toContain(`is wire ${wire?.number ?? ''} from now on`)
+    expect(oldOff()?.[0]).toMatch(/: stays where it is/)
+    expect(oldOff()?.[1]).toMatch(/: off, at both ends/)
+    expect(oldOff()?.[2]).toContain(`is wire ${wire?.number ?? ''} from now on`)
   })
   test('every check of the wiring has its answer', () => {
     show(<ChecksSheet />, lathe())

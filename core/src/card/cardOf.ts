@@ -7,6 +7,8 @@ import { emptyManual, type Manual } from '../manual'
 import { heartOf, type Plan } from '../plan'
 import { message } from '../quantities'
 import { settingTable } from '../stages/settingTable'
+import { part } from '../conversion/conversion'
+import type { Wiring } from '../wiring/model'
 import type { Card, CardLine, LeftAlone, Waiting } from './cardLine'
 import { inOrder } from './inOrder'
 import { isKnownState, type Making } from './making'
@@ -19,15 +21,17 @@ import { wantedValues } from './wantedValues'
  * of writing. Of a drive of which nothing is known only what could hurt or spoil the plan; the rest is left alone. What no
  * manual gives a code for stands under the product’s own name.
  *
- * @param lines the settings of the plan’s evaluation
  */
-export function cardOf(plan: Plan, lines: readonly SettingLine[]): Card {
+export const card = part('card', ({ plan, facts }) => cardOf(plan, facts.settings.lines, () => facts.wiring.wiring))
+
+function cardOf(plan: Plan, lines: readonly SettingLine[], wiring: () => Wiring): Card {
   const manual = plan.manual ?? emptyManual('The drive')
   const of = shareOfPlan(plan, lines)
   const making: Making = {
     plan,
     manual,
     lines,
+    wiring,
     wanted: wantedValues(plan, lines),
     of,
     now: heldCodes(plan, manual, of),

@@ -1,7 +1,7 @@
 import { mostForMoments } from '../facts/settings/protectionSettings'
 import type { Manual } from '../manual'
-import { heartOf, type Plan } from '../plan'
-import { wiringOf } from '../wiring/wiringOf'
+import { heartOf } from '../plan'
+import { part, type Conversion } from '../conversion/conversion'
 
 type Jumper = Manual['jumpers'][number]
 
@@ -46,12 +46,12 @@ const named = (jumper: Jumper, pattern: RegExp): string | undefined =>
 const chosen = (jumper: Jumper, position: string | undefined, why: string, lacking: string): JumperPosition =>
   position === undefined ? { jumper, why: lacking } : { jumper, position, why }
 
-function wantedOf(plan: Plan, jumper: Jumper): JumperPosition {
+function wantedOf({ plan, facts }: Conversion, jumper: Jumper): JumperPosition {
   const { supply, motor, controls } = plan
   const unsaid = 'Which position it is, is not known: read it in the manual.'
   switch (jumper.chooses) {
     case 'sink-source': {
-      const { logic } = wiringOf(plan)
+      const { logic } = facts.wiring.wiring
       return chosen(
         jumper,
         jumper.positions.find((p) => p.logic === logic)?.prints,
@@ -135,5 +135,6 @@ function wantedOf(plan: Plan, jumper: Jumper): JumperPosition {
 }
 
 /** Every jumper, strap and switch inside the drive, with the position that this plan wants and why. */
-export const jumperPositions = (plan: Plan): JumperPosition[] =>
-  (plan.manual?.jumpers ?? []).map((jumper) => wantedOf(plan, jumper))
+export const jumperPositions = part('jumperPositions', (of): JumperPosition[] =>
+  (of.plan.manual?.jumpers ?? []).map((jumper) => wantedOf(of, jumper)),
+)

@@ -3,12 +3,15 @@ import type { SettingLine } from '../facts/settings/settingLine'
 import type { Manual, ShareOf, Value } from '../manual'
 import type { Plan, SettingId } from '../plan'
 import { settingTable } from '../stages/settingTable'
+import type { Wiring } from '../wiring/model'
 
 /** What must be known to make lines of what is wanted. */
 export interface Making {
   plan: Plan
   manual: Manual
   lines: readonly SettingLine[]
+  /** Looked at only where a manual says what its terminals are. */
+  wiring: () => Wiring
   wanted: ReadonlyMap<SettingId, Value>
   of: ShareOf
   now: HeldCodes

@@ -2,7 +2,6 @@ import { codesFor, encode, settingsOf, type CannotWrite, type ManualCode } from 
 import type { SettingId } from '../plan'
 import { message, messageText, type Message } from '../quantities'
 import { endOf } from '../wiring/model'
-import { wiringOf } from '../wiring/wiringOf'
 import type { CardLine, Problem } from './cardLine'
 import { finished } from './finished'
 import { isFirst, isKnownState, type Making } from './making'
@@ -80,7 +79,7 @@ function problemOf(code: ManualCode, written: string | CannotWrite, says: Messag
 function wiringLines(making: Making): CardLine[] {
   const { plan, manual } = making
   if (plan.manual === undefined) return []
-  const wiring = wiringOf(plan)
+  const wiring = making.wiring()
   const line = (code: string, value: string, words: string, means: string): CardLine =>
     finished(making, {
       key: code,

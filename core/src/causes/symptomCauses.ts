@@ -1,6 +1,4 @@
-import { factsFor } from '../facts/factsFor'
-import type { Measured } from '../measurements/measured'
-import type { Plan } from '../plan'
+import type { Facts } from '../facts/facts'
 import { heartOf } from '../plan'
 import type { Heart } from '../stages/hearts'
 import { beltCauses } from './beltCauses'
@@ -33,7 +31,5 @@ const byHeart: Readonly<Record<Heart, Partial<Causes<SymptomId>>>> = {
 }
 
 /** What a symptom comes from, the likeliest by this machine's own numbers first. */
-export const symptomCauses = (plan: Plan, measured: Measured, symptom: SymptomId): SymptomCause[] =>
-  (byHeart[heartOf(plan)][symptom] ?? all[symptom])(numbersOf(factsFor(plan, measured).facts)).sort(
-    (a, b) => b.weight - a.weight,
-  )
+export const symptomCauses = (facts: Facts, symptom: SymptomId): SymptomCause[] =>
+  (byHeart[heartOf(facts.plan)][symptom] ?? all[symptom])(numbersOf(facts)).sort((a, b) => b.weight - a.weight)

@@ -1,7 +1,5 @@
-import { factsFor } from '../facts/factsFor'
-import type { Measured } from '../measurements/measured'
+import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
-import type { Plan } from '../plan'
 import { commandedRanges, type CommandedRange } from './commandedRanges'
 import { registersOf } from './registersOf'
 import { registerWord, type RegisterWord } from './registerWord'
@@ -16,12 +14,11 @@ export interface Commanded {
 /**
  * What a controller's commands come to on each range, and what its bus writes for a few hertz.
  *
- * @example commandedOf(emptyPlan('Router')).ranges // []
+ * @example commandedOf(conversion(emptyPlan('Router')).facts).ranges // []
  */
-export function commandedOf(plan: Plan, measured?: Measured): Commanded {
-  const { facts } = factsFor(plan, measured)
+export function commandedOf(facts: Facts): Commanded {
   const [baseHz, maximumHz] = [facts.settings.baseFrequencyHz, facts.settings.maximumHz].map(numberOf)
-  const { registerScale, registerMost } = registersOf(plan)
+  const { registerScale, registerMost } = registersOf(facts.plan)
   return {
     ranges: commandedRanges(facts.plan, facts.speeds.positions).map(({ position, ...rest }) => ({
       ...rest,

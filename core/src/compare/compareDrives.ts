@@ -1,4 +1,5 @@
-import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import { evaluate } from '../conversion/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { nothingMeasured } from '../measurements/measured'
 import type { FigureState } from '../facts/figure'
 import { ingressOf, letsIn } from '../facts/drive/ingress'

@@ -1,4 +1,5 @@
-import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import { evaluate } from '../conversion/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { nothingMeasured } from '../measurements/measured'
 import { ofMachine } from '../measurements/ofMachine'
 import { applyPatch, type MotorPlate, type Plan } from '../plan'

@@ -1,6 +1,6 @@
 import { shippedTables, type PlanningTables } from '../data/planningValues'
 import { ratedTorque } from '../motor'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { isKnown, numberOf, type FigureState } from '../facts/figure'
 import { unsuitableHere } from '../findings/unsuitableKinds'
 import { named, unknownField, type Ledger } from '../facts/ledger'

@@ -1,6 +1,6 @@
 import { dcFormFactor } from '../dc'
 import type { PlanningTables } from '../data/planningValues'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { isKnown, type FigureState } from '../facts/figure'
 import { choice, named, type Ledger } from '../facts/ledger'
 import { ratedTorque } from '../motor'

@@ -1,6 +1,6 @@
 import type { PlanningTables } from '../data/planningValues'
 import { isSealed, powerForTorque, spindleTorque } from '../drivetrain'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import type { PositionLine } from '../evaluate/positionLine'
 import { isKnown, numberOf, type FigureState } from '../facts/figure'
 import { named, unknownField, type Ledger } from '../facts/ledger'

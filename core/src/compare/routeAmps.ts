@@ -1,7 +1,7 @@
 import { typicalMotorEfficiency, motorEfficiency } from '../data/motorEfficiency'
 import type { PlanningTables } from '../data/planningValues'
 import { inputCurrent } from '../drive'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { isKnown, type FigureState } from '../facts/figure'
 import { named, type Ledger } from '../facts/ledger'
 import { fullLoadCurrent } from '../motor'
@@ -24,7 +24,7 @@ export const fedMachines = (plan: Plan, ledger: Ledger): Fed[] => [
   {
     key: 'this',
     name: plan.name,
-    powerW: ledger.given('motor.powerW', 'Motor power'),
+    powerW: ledger.given('motor.powerW'),
     hardStart: false,
     runsTogether: true,
   },

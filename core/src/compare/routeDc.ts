@@ -1,4 +1,4 @@
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import type { PlanningTables } from '../data/planningValues'
 import { numberOf, type FigureState } from '../facts/figure'
 import { choice, named, unknownField, type Ledger } from '../facts/ledger'

@@ -1,5 +1,5 @@
 import { spindleTorque } from '../drivetrain'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import type { PositionLine } from '../evaluate/positionLine'
 import type { FigureState } from '../facts/figure'
 import type { FigureId, SlowFigureId } from '../facts/figureId'

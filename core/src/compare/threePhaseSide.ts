@@ -1,4 +1,5 @@
-import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import { evaluate } from '../conversion/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import type { Ledger } from '../facts/ledger'
 import { applyPatch, heartOf, set, takeMotor, type MotorPlate, type Plan } from '../plan'
 import { continued } from './slowestJob'

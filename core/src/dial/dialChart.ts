@@ -1,18 +1,16 @@
-import { factsFor } from '../facts/factsFor'
-import type { Measured } from '../measurements/measured'
+import type { Facts } from '../facts/facts'
 import { readingsOf } from '../measurements/withMeasured'
-import type { Plan } from '../plan'
 import { rpmAtMark } from './dialOf'
 import { dialScale } from './dialScale'
 
 const ROWS = 10
 
 /** The chart that translates an old plate: what each of its marks gives on each position. */
-export function dialChart(
-  plan: Plan,
-  measured: Measured,
-): { positions: string[]; rows: { mark: number; rpm: (number | undefined)[] }[] } {
-  const { facts } = factsFor(plan, measured)
+export function dialChart(facts: Facts): {
+  positions: string[]
+  rows: { mark: number; rpm: (number | undefined)[] }[]
+} {
+  const { plan, measured } = facts
   const { from, to } = dialScale(plan.dial)
   const { positions } = facts.speeds
   return {

@@ -1,14 +1,13 @@
 import { controlReference } from '../controls/controlReference'
-import { evaluate } from '../evaluate/evaluate'
+import { part, type Conversion } from '../conversion/conversion'
 import type { Facts } from '../facts/facts'
-import { factsFor } from '../facts/factsFor'
 import { numberOf } from '../facts/figure'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
-import type { Measured, MeasuredDial } from '../measurements/measured'
+import type { MeasuredDial } from '../measurements/measured'
 import { readingsOf } from '../measurements/withMeasured'
 import { highestHertz } from '../findings/hertzPatch'
 import { rpmAtHertz } from '../motor'
-import { applyPatch, type Patch, type Plan } from '../plan'
+import type { Patch } from '../plan'
 import { message, rpm, type Message } from '../quantities'
 import { dialScale, type DialScale } from './dialScale'
 
@@ -39,10 +38,7 @@ export interface DialPosition {
 const STALE = 0.05
 
 /** What the dial gives on each belt position, by readings where there are some. */
-export function dialOf(plan: Plan, measured: Measured): DialPosition[] {
-  const { facts } = factsFor(plan, measured)
-  return facts.speeds.positions.map((p) => dialPosition(facts, plan, measured, p))
-}
+export const dial = part('dial', (of): DialPosition[] => of.facts.speeds.positions.map((p) => dialPosition(of, p)))
 
 /** Hertz that a mark of the dial asks for, by the settings. */
 export function hertzAtMark(facts: Facts, scale: DialScale, mark: number): number | undefined {
@@ -82,11 +78,13 @@ function between(table: MeasuredDial['table'], mark: number): number | undefined
   return a.rpm + ((b.rpm - a.rpm) * (mark - a.dial)) / (b.dial - a.dial)
 }
 
-function dialPosition(facts: Facts, plan: Plan, measured: Measured, position: PositionFacts): DialPosition {
+function dialPosition(of: Conversion, position: PositionFacts): DialPosition {
+  const { facts } = of
+  const { plan, measured } = facts
   const scale = dialScale(plan.dial)
   const fit = readingsOf(plan, measured, position.position.id)?.dial
-  const ends = (of: MeasuredDial | undefined) => {
-    const [fromRpm, toRpm] = [scale.from, scale.to].map((mark) => rpmAtMark(facts, position, of, mark))
+  const ends = (by: MeasuredDial | undefined) => {
+    const [fromRpm, toRpm] = [scale.from, scale.to].map((mark) => rpmAtMark(facts, position, by, mark))
     return fromRpm === undefined || toRpm === undefined ? undefined : { fromRpm, toRpm }
   }
   const planned = ends(undefined)
@@ -100,7 +98,7 @@ function dialPosition(facts: Facts, plan: Plan, measured: Measured, position: Po
     read,
     ratio: fit && ratioOf(facts, scale, position, fit),
     stale,
-    advice: read && !stale ? adviceOf(plan, measured, facts, scale, position, read, fit) : [],
+    advice: read && !stale ? adviceOf(of, scale, position, read, fit) : [],
   }
 }
 
@@ -127,15 +125,15 @@ export function roundSpeed(value: number): number {
 }
 
 function adviceOf(
-  plan: Plan,
-  measured: Measured,
-  facts: Facts,
+  of: Conversion,
   scale: DialScale,
   position: PositionFacts,
   read: { fromRpm: number; toRpm: number },
   fit: MeasuredDial,
 ): DialAdvice[] {
   if (read.toRpm <= 0) return []
+  const { facts } = of
+  const { plan } = facts
   const target = roundSpeed(read.toRpm)
   const by = target / read.toRpm
   if (Math.abs(by - 1) < 0.003) return []
@@ -144,11 +142,10 @@ function adviceOf(
   if (maximum !== undefined && plan.controls.knobTopHz === undefined) {
     const hz = Math.round(maximum * by * 10) / 10
     const patch = highestHertz(plan, hz)
-    const before = stops(plan, measured)
     advice.push({
       id: 'hertz',
       says: message`Highest hertz ${{ dimension: 'frequency', value: hz }}: the last mark is then ${rpm(target)}. Everything that rests on it is judged anew.`,
-      ...(stops(applyPatch(plan, patch), measured) <= before ? { patch } : {}),
+      ...(stops(of.tried(patch)) <= stops(of) ? { patch } : {}),
     })
   }
   advice.push({
@@ -171,5 +168,4 @@ function adviceOf(
   return advice
 }
 
-const stops = (plan: Plan, measured: Measured): number =>
-  evaluate(plan, undefined, measured).findings.filter((f) => f.severity === 'stop').length
+const stops = ({ evaluation }: Conversion): number => evaluation.findings.filter((f) => f.severity === 'stop').length

@@ -1,7 +1,6 @@
 import { layers, onCircle, type Layer, type Primitive, type WorkDrawing } from '../drawing/primitives'
 import { textWidth } from '../drawing/textWidth'
 import type { Facts } from '../facts/facts'
-import { factsFor } from '../facts/factsFor'
 import { numberOf } from '../facts/figure'
 import { holderName, limitOf } from '../facts/spindle/spindleLimits'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
@@ -44,8 +43,8 @@ export const ringsOf = (plan: Plan): DialRing[] =>
       ]
 
 /** The plate of the speed dial at true size: edge, hole, rings of round values, danger arcs, a safe start, a bar to check by. */
-export function dialPlate(plan: Plan, measured: Measured): DialPlate {
-  const { facts } = factsFor(plan, measured)
+export function dialPlate(facts: Facts): DialPlate {
+  const { plan, measured } = facts
   const scale = dialScale(plan.dial)
   const half = scale.plateMm / 2
   const width = Math.max(scale.plateMm, BAR) + 8

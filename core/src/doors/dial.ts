@@ -1,5 +1,5 @@
 // The speed dial: what its marks give on each belt position, and the plate that says so at true size.
-export { dialOf, type DialAdvice, type DialPosition } from '../dial/dialOf'
+export { dial, type DialAdvice, type DialPosition } from '../dial/dialOf'
 export { dialPlate, ringsOf, type DialPlate } from '../dial/dialPlate'
 export { dialScale, degAt, type DialScale } from '../dial/dialScale'
 export { dialChart } from '../dial/dialChart'

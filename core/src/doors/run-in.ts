@@ -1,6 +1,7 @@
 // The run-in sheet: stages with what each reading should be, causes, ramps tuned, emergency stops in steps, the stop map.
 export { turnsToRest } from '../drivetrain/stopByTorque'
-export { runInOf, stopMapOf, type RunIn } from '../runIn/runInOf'
+export { runIn } from '../conversion/runIn'
+export { stopMapOf, type RunIn } from '../runIn/runInOf'
 export { type Cause } from '../runIn/causes/cause'
 export { type ShownFigure } from '../runIn/working'
 export {

@@ -1,5 +1,5 @@
 // What to type into this drive: the card in its own codes and order, and what became of each line.
-export { cardOf } from '../card/cardOf'
+export { card } from '../card/cardOf'
 export { recordKey, type Card, type CardLine, type LeftAlone, type Waiting } from '../card/cardLine'
 export { firstLinesOf } from '../card/firstLines'
 export { cardText } from '../card/cardText'

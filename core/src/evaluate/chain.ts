@@ -119,7 +119,7 @@ function belts({ plan, speeds }: Facts): Text {
   const shown = speeds.main ?? speeds.positions[0]
   const ratio = numberOf(shown?.speedRatio)
   if (!shown || ratio === undefined || ratio === 0) return unknown('pulley sizes')
-  const others = speeds.positions.filter((p) => p !== shown).length
+  const others = speeds.positions.filter((p) => p.index !== shown.index).length
   return {
     headline: message`${reduction(ratio)} on ${shown.name}`,
     detail:

@@ -8,7 +8,7 @@ import { verdictOrder } from '../facts/spindle/jobOn'
 import { answers } from '../findings/finding'
 import { stageIds, type StageId } from '../stages/stages'
 import type { Blocked, Figure } from '../facts/figure'
-import type { Evaluation } from './evaluate'
+import type { Evaluation } from './evaluation'
 
 const oneOf = <K extends string>(keys: readonly K[]) => z.enum(keys as [K, ...K[]])
 

@@ -43,7 +43,7 @@ export function positionLine({ jobs, speeds, settings, motor }: Facts, p: Positi
   return {
     id: p.position.id,
     name: p.name,
-    main: p === speeds.main,
+    main: p.index === speeds.main?.index,
     speedRatio: id(p.speedRatio),
     bottomRpm: id(p.bottomRpm),
     baseRpm: id(p.baseRpm),
@@ -52,7 +52,7 @@ export function positionLine({ jobs, speeds, settings, motor }: Facts, p: Positi
     torqueNm: id(p.torqueNm),
     ...(p.reversed === undefined ? {} : { reversed: p.reversed }),
     ladder: ladder(p, settings.minimumHz, settings.maximumHz, motor.frequencyHz),
-    jobsReached: jobs.filter((j) => j.doneOn.includes(p)).length,
+    jobsReached: jobs.filter((j) => j.doneOn.some(({ index }) => index === p.index)).length,
   }
 }
 

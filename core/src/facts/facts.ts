@@ -2,6 +2,7 @@ import type { PlanningTables } from '../data/planningValues'
 import type { Measured } from '../measurements/measured'
 import type { Plan } from '../plan'
 import type { BeltFacts } from './belts/beltFacts'
+import type { BeltStage } from './belts/beltStages'
 import type { CheckFacts } from './motor/checkFacts'
 import type { BranchCircuitFacts } from './supply/branchCircuitFacts'
 import type { DriveFacts } from './drive/driveFacts'
@@ -32,6 +33,8 @@ export interface Facts {
   supply: SupplyFacts
   motor: MotorFacts
   drive: DriveFacts
+  /** Settings on which figures rest, as they act; all that follows from other facts is in `settings` too. */
+  acting: SettingsFacts
   settings: SettingsFacts
   physics: MotorPhysics
   /** Only of a DC motor. */
@@ -57,5 +60,8 @@ export interface Facts {
   resonances: ResonanceFacts[]
   /** Belts whose length or distance is known. */
   belts: BeltFacts[]
+  beltStages: BeltStage[]
   wiring: WiringFacts
+  /** Nets that live conductors of the wall reach without passing the drive. */
+  mains: ReadonlySet<string>
 }

@@ -1,9 +1,11 @@
 import type { z } from 'zod'
 import { fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
+import { sameValue } from '../graph/sameValue'
 import type { Dimension } from '../quantities'
 import type { Rule } from '../rules/rule'
 import type { RuleId } from '../rulebook/registry'
 import type { FieldFigureId, FigureId } from './figureId'
+import { givenName } from './givenName'
 import { isKnown, type Basis, type Blocked, type Figure, type FigureInput, type FigureState } from './figure'
 
 /** What a figure is to be called and measured in. */
@@ -49,25 +51,64 @@ interface Booking<O extends z.ZodObject> {
 
 const isRaw = (input: FigureState | Raw): input is Raw => 'raw' in input
 
+/** What is known of fields beside what was typed in them. */
+interface Beside {
+  /** Those whose value was read off the machine. */
+  measured: () => ReadonlySet<PlanPath>
+  /** What follows for one of the belts that is open, where something does. */
+  followsFor: (path: FieldFigureId) => FigureState | undefined
+}
+
+const NO_FIELDS: ReadonlySet<PlanPath> = new Set()
+const NOTHING_BESIDE: Beside = { measured: () => NO_FIELDS, followsFor: () => undefined }
+
+/** Tables of ids from the start: growing plain objects into them cost a fifth of an evaluation. */
+const tableOf = <T>() => Object.create(null) as Partial<Record<FigureId, T>>
+
 /**
- * Books every figure of one evaluation: what was given, what is typical, what was computed from
- * which, and what could not be computed and for want of what.
+ * Books every figure of one part of the facts: what was given, what is typical, what was computed from
+ * which, and what could not be computed and for want of what. It takes over what the part booked before, where a rule's inputs
+ * are the same: a figure that says the same is the same object.
  */
 export class Ledger {
-  // Tables of hundreds of ids from the start: growing plain objects into them cost a fifth of an evaluation.
-  readonly figures = Object.create(null) as Partial<Record<FigureId, Figure>>
-  readonly blocked = Object.create(null) as Partial<Record<FigureId, Blocked>>
+  readonly figures = tableOf<Figure>()
+  readonly blocked = tableOf<Blocked>()
+  private readonly runs = new Map<string, Run<unknown>>()
+  private before: Ledger | undefined
+  /** Whether anything was booked that was not booked before. */
+  private isNew = false
 
-  /** Fields whose value was read off the machine rather than typed. */
   constructor(
     private readonly plan: Plan,
-    private readonly measured?: ReadonlySet<PlanPath>,
-  ) {}
+    private readonly beside: Beside = NOTHING_BESIDE,
+    before?: Ledger,
+  ) {
+    this.before = before
+  }
 
-  private keep<R extends FigureState>(reading: R): R {
-    if (isKnown(reading)) this.figures[reading.id] = reading
-    else this.blocked[reading.id] = reading
-    return reading
+  /** Nothing more is booked: what was booked before is let go. A book that says the same is the same. */
+  close(): Ledger {
+    const { before } = this
+    this.before = undefined
+    return before && !this.isNew && sameIds(before.figures, this.figures) && sameIds(before.blocked, this.blocked)
+      ? before
+      : this
+  }
+
+  private keep(figure: Figure): Figure {
+    const old = this.before?.figures[figure.id]
+    const kept = old && sameFigure(old, figure) ? old : figure
+    if (kept !== old) this.isNew = true
+    this.figures[figure.id] = kept
+    return kept
+  }
+
+  private keepBlocked(blocked: Blocked): Blocked {
+    const old = this.before?.blocked[blocked.id]
+    const kept = old && sameValue(old, blocked) ? old : blocked
+    if (kept !== old) this.isNew = true
+    this.blocked[blocked.id] = kept
+    return kept
   }
 
   /** A number the person typed, under the plan's own label. */
@@ -76,9 +117,12 @@ export class Ledger {
     if (known) return known
     const field = fieldAt(path)
     const value = valueAt(this.plan, path)
-    const name = label ?? field.label
-    if (typeof value !== 'number') return this.keep({ id: path, label: name, missing: [path] })
-    const basis = this.measured?.has(path) === true ? 'measured' : 'given'
+    const name = label ?? givenName(this.plan, path)
+    if (typeof value !== 'number') {
+      const follows = path.startsWith('survey.positions.') ? this.beside.followsFor(path) : undefined
+      return follows ?? this.keepBlocked({ id: path, label: name, missing: [path] })
+    }
+    const basis = this.beside.measured().has(path) ? 'measured' : 'given'
     return this.keep(figure(path, name, field.dimension ?? 'number', value, basis, false, NOTHING, { path }))
   }
 
@@ -113,7 +157,8 @@ export class Ledger {
   }
 
   block(naming: Pick<Naming, 'id' | 'label'>, from: readonly FigureState[], refusal?: string): Blocked {
-    return this.keep({ id: naming.id, label: naming.label, missing: missingOf(from), ...(refusal ? { refusal } : {}) })
+    const { id, label } = naming
+    return this.keepBlocked({ id, label, missing: missingOf(from), ...(refusal ? { refusal } : {}) })
   }
 
   /** Books one output of a rule. */
@@ -124,7 +169,7 @@ export class Ledger {
     inputs: InputsOf<I>,
     booking?: Booking<O>,
   ): FigureState {
-    const run = this.run(rule, inputs, booking)
+    const run = this.run(naming.id, rule, inputs, booking)
     return this.book(run, output, naming)
   }
 
@@ -138,42 +183,39 @@ export class Ledger {
     inputs: InputsOf<I>,
     booking?: Booking<O>,
   ): Record<K, FigureState> & { output?: z.output<O> } {
-    const run = this.run(rule, inputs, booking)
+    const keys = Object.keys(names) as K[]
+    const [first] = keys
+    const run = this.run(first === undefined ? '' : names[first].id, rule, inputs, booking)
     const made: Partial<Record<K, FigureState>> & { output?: z.output<O> } = {}
-    for (const key of Object.keys(names) as K[]) made[key] = this.book(run, key, names[key]) as (typeof made)[K]
+    for (const key of keys) made[key] = this.book(run, key, names[key]) as (typeof made)[K]
     if (run.output) made.output = run.output
     return made as Record<K, FigureState> & { output?: z.output<O> }
   }
 
+  /** Runs a rule, or takes over what it gave for the first figure that is booked of it, where its inputs are as they were. */
   private run<I extends z.ZodObject, O extends z.ZodObject>(
+    id: string,
     rule: Rule<I, O, RuleId>,
     inputs: InputsOf<I>,
     { planning = false, basis }: Booking<O> = {},
   ): Run<z.output<O>> {
-    // One pass and no copies: this runs for every figure at every keystroke.
-    const values: Record<string, unknown> = {}
-    const lines: FigureInput[] = []
+    const old = this.before?.runs.get(id)
+    if (old?.ruleId === rule.id && sameInputs(old.inputs, inputs)) {
+      this.runs.set(id, old)
+      return old as Run<z.output<O>>
+    }
     const run: Run<z.output<O>> = {
       ruleId: rule.id,
-      lines,
+      inputs,
+      lines: [],
       unknown: undefined,
       restsOnTypical: planning,
       basis: 'computed',
       output: undefined,
       refusal: undefined,
     }
-    for (const key in inputs) {
-      const input = (inputs as Readonly<Record<string, Input>>)[key]
-      if (input === undefined) continue
-      if (isRaw(input)) {
-        values[key] = input.raw
-        lines.push(rawLine(key, input))
-        if (input.from) for (const figure of input.from) rest(run, figure)
-      } else if (rest(run, input)) {
-        values[key] = input.value
-        lines.push(inputLine(key, input))
-      }
-    }
+    this.runs.set(id, run)
+    const values = readInto(run)
     if (run.unknown) return run
     const result = rule.run(values)
     if (result.ok) {
@@ -193,6 +235,12 @@ export class Ledger {
     if (value === undefined) return this.block(naming, unknown ?? [], refusal)
     const { id, label, dimension } = naming
     const typical = restsOnTypical || basis === 'typical'
+    const old = this.before?.figures[id]
+    // Made of the same run: only what it is called may be another.
+    if (old && old.from === lines && old.value === value && old.label === label && old.dimension === dimension) {
+      this.figures[id] = old
+      return old
+    }
     return this.keep(figure(id, label, dimension, Number(value), basis, typical, lines, { ruleId }))
   }
 }
@@ -200,6 +248,8 @@ export class Ledger {
 /** A rule that was run on figures, before its outputs are booked. */
 interface Run<O> {
   ruleId: RuleId
+  inputs: Readonly<Record<string, Input>>
+  /** How they are told. */
   lines: FigureInput[]
   /** Inputs that are not known; then it did not run. */
   unknown: FigureState[] | undefined
@@ -207,6 +257,40 @@ interface Run<O> {
   basis: Figure['basis']
   output: O | undefined
   refusal: string | undefined
+}
+
+type Inputs = Readonly<Record<string, Input>>
+
+/** What a rule gives follows from its inputs alone. A figure that says the same is the same object. */
+function sameInputs(a: Inputs, b: Inputs): boolean {
+  for (const key in b) if (!sameInput(a[key], b[key])) return false
+  for (const key in a) if (a[key] !== undefined && b[key] === undefined) return false
+  return true
+}
+
+const sameInput = (a: Input, b: Input): boolean => a === b || (a !== undefined && b !== undefined && sameRaw(a, b))
+
+const sameRaw = (a: FigureState | Raw, b: FigureState | Raw): boolean =>
+  isRaw(a) && isRaw(b)
+    ? a.shown === b.shown && a.label === b.label && sameValue(a.raw, b.raw) && sameValue(a.from, b.from)
+    : !isRaw(a) && !isRaw(b) && sameValue(a, b)
+
+/** The values of a run's inputs, in one pass; what they rest on, and how they are told, is added to the run. */
+function readInto(run: Run<unknown>): Record<string, unknown> {
+  const values: Record<string, unknown> = {}
+  for (const key in run.inputs) {
+    const input = run.inputs[key]
+    if (input === undefined) continue
+    if (isRaw(input)) {
+      values[key] = input.raw
+      run.lines.push(rawLine(key, input))
+      if (input.from) for (const one of input.from) rest(run, one)
+    } else if (rest(run, input)) {
+      values[key] = input.value
+      run.lines.push(inputLine(key, input))
+    }
+  }
+  return values
 }
 
 /** What a run rests on an input for: whether it is known, and whether it is typical. */
@@ -220,6 +304,22 @@ function rest(run: Run<unknown>, input: FigureState): input is Figure {
 }
 
 const NOTHING: FigureInput[] = []
+
+const sameFigure = (a: Figure, b: Figure): boolean =>
+  a.value === b.value &&
+  a.label === b.label &&
+  a.basis === b.basis &&
+  a.dimension === b.dimension &&
+  a.restsOnTypical === b.restsOnTypical &&
+  a.ruleId === b.ruleId &&
+  a.path === b.path &&
+  a.citation === b.citation &&
+  (a.from === b.from || sameValue(a.from, b.from))
+
+/** Whether all of the one are in the other, and no more. */
+function sameIds(a: object, b: object): boolean {
+  return Object.keys(a).length === Object.keys(b).length
+}
 
 /** Every figure has the same keys in the same order, known or not: thousands are read at every key, and one shape is read fastest. */
 const figure = (

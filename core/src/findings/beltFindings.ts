@@ -2,8 +2,7 @@ import type { BeltFacts } from '../facts/belts/beltFacts'
 import { isKnown, numberOf, type FigureState } from '../facts/figure'
 import { lacks, doesNotApply, good, type CannotBeJudged } from './answer'
 import type { Facts } from '../facts/facts'
-import { isBelt } from '../drivetrain'
-import type { PlanPath, TransmissionStage, TransmissionStagePath } from '../plan'
+import type { PlanPath, TransmissionStage } from '../plan'
 import { amount, message } from '../quantities'
 import { judgement, type Answer } from './finding'
 
@@ -31,7 +30,7 @@ export function ofEachBelt(
   /** Why it is no question of a belt of some kind. */
   notOf: (stage: TransmissionStage, index: number) => string | undefined = () => undefined,
 ): Answer | Answer[] {
-  const stages = beltStages(facts)
+  const stages = facts.beltStages
   if (stages.length === 0)
     return facts.plan.survey.positions.length === 0
       ? lacks('survey.positions')
@@ -42,41 +41,6 @@ export function ofEachBelt(
     if (why !== undefined) return doesNotApply(why, about)
     return known ? ask(known, about) : { ...lacks(`${path}.${first}`), about }
   })
-}
-
-interface BeltStage {
-  stage: TransmissionStage
-  /** Its place in its train. */
-  index: number
-  path: TransmissionStagePath
-  about: string
-  /** Where more than its pulleys is known. */
-  known: BeltFacts | undefined
-}
-
-/** Asked by a dozen judgements of the same facts: listed once. */
-const listed = new WeakMap<Facts, BeltStage[]>()
-
-function beltStages(facts: Facts): BeltStage[] {
-  const before = listed.get(facts)
-  if (before) return before
-  const known = new Map(facts.belts.map((belt): [string, BeltFacts] => [belt.id, belt]))
-  const stages = facts.plan.survey.positions.flatMap(({ id, transmission }, p) =>
-    transmission.flatMap((stage, index): BeltStage[] => {
-      if (stage.kind !== undefined && !isBelt(stage.kind)) return []
-      return [
-        {
-          stage,
-          index,
-          path: `survey.positions.${p}.transmission.${index}`,
-          about: `position-${id}-belt${index + 1}`,
-          known: known.get(`position.${id}.belt${index + 1}`),
-        },
-      ]
-    }),
-  )
-  listed.set(facts, stages)
-  return stages
 }
 
 /** Whether the belts can lie as they were measured. */

@@ -75,7 +75,7 @@ export const commandedFindings = [
       if (wantedRpm === undefined) return lacks('commanded.wantedRpm')
       if (main === undefined) return lacks('survey.positions')
       const ranges = commandedRanges(plan, positions)
-      const here = ranges.find(({ position }) => position === main)
+      const here = ranges.find(({ position }) => position.index === main.index)
       if (here?.reaches === undefined) return lacks('survey.positions')
       const says = message`${rpm(wantedRpm)} are asked; ${main.name} gives ${rpm(here.bottomRpm ?? 0)} to ${rpm(here.topRpm ?? 0)}.`
       if (here.reaches)

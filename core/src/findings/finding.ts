@@ -3,6 +3,8 @@ import type { FigureId } from '../facts/figureId'
 import { fieldAt, isThere, type Patch, type Plan, type PlanPath } from '../plan'
 import { message, type Message } from '../quantities'
 import type { ChainLinkId } from '../stages/chainLinks'
+import type { JudgedStage } from '../runIn/runInSheet'
+import type { StopPlan } from '../runIn/stopSteps'
 import { isDue, type Milestone } from '../stages/milestones'
 import type { StageId } from '../stages/stages'
 import type { CannotBeJudged, DoesNotApply, Good } from './answer'
@@ -41,6 +43,12 @@ export interface Verdict {
   follows?: FindingId | undefined
   /** Something still to be done, rather than decided wrongly: it stands red only once it is due. */
   toDo?: boolean
+}
+
+/** What judgements look at: the facts, and what the run-in makes of them. */
+export interface Judged extends Facts {
+  runInSheet: readonly JudgedStage[]
+  stopPlan: StopPlan
 }
 
 /** Found, good, does not apply, or cannot be judged. */
@@ -104,13 +112,13 @@ interface Question<Id extends string> {
 }
 
 export interface Judgement<Id extends string = string> extends Question<Id> {
-  ask: (facts: Facts) => Answer | Answer[]
+  ask: (facts: Judged) => Answer | Answer[]
 }
 
 /** Makes a judgement: where it stands, and the question it asks of the facts. */
 export const judgement = <const Id extends string>(
   question: Question<Id>,
-  ask: (facts: Facts) => Answer | Answer[],
+  ask: (facts: Judged) => Answer | Answer[],
 ): Judgement<Id> => ({ ...question, ask })
 
 /**
@@ -124,18 +132,21 @@ const NO_PATHS: PlanPath[] = []
 const NO_SUCH: Message = ['A thing of this kind does not have what it would rest on']
 const NO_FIGURES: FigureId[] = []
 
-/** Every answer of a judgement as it is listed, and what was found; added to what others gave. */
-export function answerInto(
-  judgement: Judgement,
-  facts: Facts,
-  next: Milestone,
-  lines: JudgedLine[],
-  findings: Finding[],
-): void {
+/** What one judgement says: every answer as it is listed, and what was found. */
+export interface Said {
+  lines: JudgedLine[]
+  findings: Finding[]
+}
+
+/** Asks one judgement, where its question is one of what turns the machine. */
+export function askedOf(judgement: Judgement, facts: Judged, next: Milestone): Said {
   const given = notOfHeart(judgement.id, facts.plan) ?? judgement.ask(facts)
   const due = isDue(judgement.by, next)
-  if (Array.isArray(given)) for (const answer of given) lines.push(lineOf(judgement, answer, facts, due, findings))
-  else lines.push(lineOf(judgement, given, facts, due, findings))
+  const findings: Finding[] = []
+  const lines = Array.isArray(given)
+    ? given.map((answer) => lineOf(judgement, answer, facts, due, findings))
+    : [lineOf(judgement, given, facts, due, findings)]
+  return { lines, findings }
 }
 
 /** One answer as it is listed; what it found is added. */

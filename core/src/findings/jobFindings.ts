@@ -118,7 +118,7 @@ function heaviness(facts: Facts, job: JobVerdicts): Answer {
   const beyond = duty === 'minutes' ? ('warm' as const) : ('hot' as const)
   const words = heavyWords[verdict === 'moments' ? beyond : verdict === 'may-stall' ? 'may-stall' : 'stalls']
   const stronger = job.doneOn.filter((p) => {
-    const there = job.verdicts[facts.speeds.positions.indexOf(p)]
+    const there = job.verdicts[facts.speeds.positions.findIndex(({ index }) => index === p.index)]
     return p !== on && there?.verdict === 'all-day'
   })
   return {

@@ -1,4 +1,3 @@
-import type { Facts } from '../facts/facts'
 import { axisFindings } from './axisFindings'
 import { beltFindings } from './beltFindings'
 import { beltLoadFindings } from './beltLoadFindings'
@@ -12,7 +11,7 @@ import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
 import { causes } from './causes'
-import { answerInto, severities, type Finding, type FindingId, type JudgedLine } from './finding'
+import { severities, type Finding, type FindingId, type Judgement, type Said } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { measuredFindings } from './measuredFindings'
 import { mountFindings } from './mountFindings'
@@ -39,7 +38,6 @@ import { stopFindings } from './stopFindings'
 import { threadFindings } from './threadFindings'
 import { wallFindings } from './wallFindings'
 import { wiringJudgements } from './wiring'
-import type { Milestone } from '../stages/milestones'
 import { stageOrder } from '../stages/stages'
 
 export const judgements = [
@@ -96,22 +94,22 @@ function causeOf({ id }: Finding, findings: readonly Finding[]): FindingId | und
 
 const judgementOf = (id: FindingId): string => id.split('/', 1)[0] ?? ''
 
-/** Every answer to every question, and what was found: stops first, then watches and notes, each in the order of the work. */
-export function judge(facts: Facts, next: Milestone): { lines: JudgedLine[]; findings: Finding[] } {
-  const lines: JudgedLine[] = []
-  const findings: Finding[] = []
-  for (const judgement of judgements) answerInto(judgement, facts, next, lines, findings)
-  for (const judgement of wiringJudgements) answerInto(judgement, facts, next, lines, findings)
-  // What follows from nothing that was found stands by itself.
-  const found = new Set(findings.map((f) => f.id))
-  for (const f of findings) if (f.follows !== undefined && !found.has(f.follows)) delete f.follows
-  for (const f of findings) {
-    const cause = f.follows === undefined ? causeOf(f, findings) : undefined
-    if (cause !== undefined) f.follows = cause
-  }
+/** Every judgement there is, in the order in which they are listed. */
+export const everyJudgement: readonly Judgement[] = [...judgements, ...wiringJudgements]
+
+/** What all judgements say together: what was found with stops first, then watches and notes, each in the order of the work. */
+export function judgedTogether(said: readonly Said[]): Said {
+  const all = said.flatMap((one) => one.findings)
+  const ids = new Set(all.map((f) => f.id))
+  const findings = all.map((finding): Finding => {
+    const { follows, ...alone } = finding
+    // What follows from nothing that was found stands by itself.
+    const cause = follows !== undefined && ids.has(follows) ? follows : causeOf(finding, all)
+    return cause === follows ? finding : { ...alone, ...(cause === undefined ? {} : { follows: cause }) }
+  })
   findings.sort(
     (a, b) =>
       severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),
   )
-  return { lines, findings }
+  return { lines: said.flatMap((one) => one.lines), findings }
 }

@@ -11,6 +11,6 @@ export function hertzAt({ motor }: Facts, position: PositionFacts, spindleRpm: n
 
 /** Positions the plan uses: the main one, those of jobs, or all while none is chosen. */
 export const isUsed = ({ speeds }: Facts, position: PositionFacts): boolean =>
-  position === speeds.main ||
-  speeds.jobs.some((j) => j.on === position) ||
+  position.index === speeds.main?.index ||
+  speeds.jobs.some((j) => j.on?.index === position.index) ||
   (speeds.main === undefined && speeds.jobs.every((j) => j.on === undefined))

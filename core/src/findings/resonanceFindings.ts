@@ -47,7 +47,7 @@ export const resonanceFindings = [
           path: `survey.positions.${position.index}.resonanceHz`,
         }
       })
-      const others = speeds.positions.filter((p) => !resonances.some((r) => r.position === p))
+      const others = speeds.positions.filter((p) => !resonances.some((r) => r.position.index === p.index))
       if (speeds.positions.length === 0) return doesNotApply('No positions are told yet')
       return [
         ...known,

@@ -57,7 +57,7 @@ export const rotationFindings = [
       const { main } = speeds
       if (!main) return lacks('survey.mainPositionId')
       if (main.reversed === undefined) return lacks(`survey.positions.${main.index}.transmission`)
-      const others = speeds.positions.filter((p) => p !== main)
+      const others = speeds.positions.filter((p) => p.index !== main.index)
       if (others.length === 0) return doesNotApply('There is one position')
       return others.map((p): Answer => {
         const about = p.position.id

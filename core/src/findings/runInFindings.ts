@@ -1,32 +1,22 @@
-import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
 import type { MeasurementKind } from '../measurements/measurement'
 import { messageText, message, rpm, type Message } from '../quantities'
 import { looseInPlan, refusedStates } from '../plan'
 import { isExpected, judgeRunIn, offBy } from '../runIn/reading'
-import { runInSheet, type JudgedReading, type JudgedStage } from '../runIn/runInSheet'
+import type { JudgedReading, JudgedStage } from '../runIn/runInSheet'
 import { seenKey } from '../runIn/stage'
-import { stopPlan } from '../runIn/stopSteps'
 import { doesNotApply, good } from './answer'
-import { judgement, type Answer } from './finding'
+import { judgement, type Answer, type Judged } from './finding'
 
-/** The sheet is made only where something of it was read or seen, and once for all that ask. */
-const sheets = new WeakMap<Facts, readonly JudgedStage[]>()
-const hasBegun = ({ measured, plan }: Facts): boolean => measured.taken !== undefined || plan.runIn.seen !== undefined
-function sheetOf(facts: Facts): readonly JudgedStage[] {
-  if (!hasBegun(facts)) return []
-  const known = sheets.get(facts)
-  if (known) return known
-  const made = runInSheet(facts)
-  sheets.set(facts, made)
-  return made
-}
+/** The sheet is looked at only where something of it was read or seen. */
+const hasBegun = ({ measured, plan }: Judged): boolean => measured.taken !== undefined || plan.runIn.seen !== undefined
+const sheetOf = (facts: Judged): readonly JudgedStage[] => (hasBegun(facts) ? facts.runInSheet : [])
 
 const NOT_YET = 'Nothing of it was read at the run-in yet'
 const amountOf = (reading: JudgedReading, value: number) => ({ dimension: reading.dimension, value })
 
 /** What was read at a stage, against what was computed for it. */
-function against(facts: Facts, kinds: readonly MeasurementKind[], why: string): Answer | Answer[] {
+function against(facts: Judged, kinds: readonly MeasurementKind[], why: string): Answer | Answer[] {
   const all = sheetOf(facts).flatMap((stage) =>
     stage.readings.flatMap((reading) =>
       reading.value !== undefined && kinds.includes(reading.row.kind) ? [{ stage, reading, value: reading.value }] : [],
@@ -124,7 +114,7 @@ export const runInFindings = [
           path: 'runIn.witness',
         }
       if ((measured.stops ?? []).length === 0) return doesNotApply('No emergency stop was timed yet')
-      const steps = stopPlan(facts).steps.filter((step) => step.read !== undefined)
+      const steps = facts.stopPlan.steps.filter((step) => step.read !== undefined)
       if (steps.length === 0) return doesNotApply('No stop that was timed is of what the plan has now')
       const off = steps.filter((step) => judgeRunIn({ expected: step.seconds }, step.read?.seconds) === 'look')
       if (off.length === 0) return good(message`${steps.length} timed, as expected.`)

@@ -1,8 +1,7 @@
 import type { WorkDrawing } from '../drawing/primitives'
 import type { Facts } from '../facts/facts'
-import { factsFor } from '../facts/factsFor'
-import { numberOf } from '../facts/figure'
-import type { Measured } from '../measurements/measured'
+import { numberOf, type Figure } from '../facts/figure'
+import type { FigureId } from '../facts/figureId'
 import { guards, keepers, motorSeats, pulleyFits, type Plan, type PlanPath } from '../plan'
 import { amount, message, type Message } from '../quantities'
 import { beltTravel } from './beltTravel'
@@ -31,11 +30,10 @@ export interface Mount {
 }
 
 /** What comes between motor and machine: the list, the fit of the pulley, the belt's tension, and the plate drawn. */
-export function mountOf(plan: Plan, measured: Measured, heardHz?: number): Mount {
-  const { facts, ledger } = factsFor(plan, measured)
+export function mountOf(facts: Facts, figures: Readonly<Partial<Record<FigureId, Figure>>>, heardHz?: number): Mount {
   const belt = facts.belts.find((b) => b.capacity !== undefined)
   const [byMm, forceN] = belt
-    ? ([`${belt.id}.deflectionMm`, `${belt.id}.deflectionForceN`] as const).map((id) => ledger.figures[id]?.value)
+    ? ([`${belt.id}.deflectionMm`, `${belt.id}.deflectionForceN`] as const).map((id) => figures[id]?.value)
     : []
   const fit = pulleyFit(facts)
   return {

@@ -1,16 +1,16 @@
 import type { CardLine } from '../card/cardLine'
 import { bandText, isExpected } from '../runIn/reading'
-import { runInOf } from '../runIn/runInOf'
+import { runIn } from '../conversion/runIn'
 import { drawSheet } from '../schematic/drawSheet'
-import { sheetsOf } from '../schematic/sheetsOf'
+import { sheets } from '../schematic/sheets'
 import { scheduleOf } from '../wiring/schedule'
 import { heading, part, table, words, type Block, type PaperPart } from './paper'
 import type { PaperSource } from './source'
 
-export const sheetsPart = ({ wiring }: PaperSource): PaperPart =>
+export const sheetsPart = ({ wiring, conversion }: PaperSource): PaperPart =>
   part(
     'Wiring',
-    sheetsOf(wiring).map((sheet): Block => ({
+    conversion.of(sheets).map((sheet): Block => ({
       kind: 'drawing',
       title: sheet.name,
       drawing: drawSheet(sheet.layout, wiring),
@@ -63,8 +63,8 @@ export const cardPart = ({ card, say, plan }: PaperSource): PaperPart =>
   ])
 
 /** The run-in with its expected values, and lines to write on. */
-export function runInPart({ plan, measured, units }: PaperSource): PaperPart {
-  const { stages } = runInOf(plan, measured)
+export function runInPart({ conversion, units }: PaperSource): PaperPart {
+  const { stages } = conversion.of(runIn)
   return part(
     'Run-in sheet',
     stages.flatMap((stage): Block[] => [

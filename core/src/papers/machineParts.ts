@@ -2,7 +2,7 @@ import { positionEntries } from '../card/positionEntries'
 import { dialPlate } from '../dial/dialPlate'
 import { toDrawing } from '../drawing/primitives'
 import { isExpected } from '../runIn/reading'
-import { runInOf } from '../runIn/runInOf'
+import { runIn } from '../conversion/runIn'
 import { changeOver } from '../speeds/changeOver'
 import { speedChart } from '../speeds/speedChart'
 import { heading, part, table, words, type Block, type PaperPart } from './paper'
@@ -47,8 +47,8 @@ export function speedsPart(source: PaperSource): PaperPart {
   ])
 }
 
-export function dialPart({ plan, measured }: PaperSource): PaperPart {
-  const plate = dialPlate(plan, measured)
+export function dialPart({ conversion }: PaperSource): PaperPart {
+  const plate = dialPlate(conversion.facts)
   return part('Dial plate', [
     ...plate.faults.map((fault) => words(fault)),
     ...(plate.rings.length > 0
@@ -64,8 +64,8 @@ export function dialPart({ plan, measured }: PaperSource): PaperPart {
   ])
 }
 
-export function stopPart({ plan, measured, print }: PaperSource): PaperPart {
-  const { stop } = runInOf(plan, measured)
+export function stopPart({ conversion, print }: PaperSource): PaperPart {
+  const { stop } = conversion.of(runIn)
   return part(
     'Emergency stop',
     stop.way === undefined

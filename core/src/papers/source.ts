@@ -1,6 +1,7 @@
-import { cardOf } from '../card/cardOf'
-import { firstLinesOf } from '../card/firstLines'
-import { evaluate, type Evaluation } from '../evaluate/evaluate'
+import { card } from '../card/cardOf'
+import { steps } from '../card/steps'
+import { conversion, type Conversion } from '../conversion/conversion'
+import type { Evaluation } from '../evaluate/evaluation'
 import type { LogEntry } from '../log/logEntry'
 import { fitMeasurements } from '../measurements/fitMeasurements'
 import type { Measurement } from '../measurements/measurement'
@@ -9,10 +10,8 @@ import type { LooseEnd, Plan } from '../plan'
 import { messageText, printQuantity, type Dimension, type Message, type UnitSystem } from '../quantities'
 import { looseEndsOf } from '../sequence/looseEnds'
 import type { BuildStep } from '../sequence/step'
-import { stepsOf } from '../sequence/stepsOf'
 import type { Card } from '../card/cardLine'
 import type { Wiring } from '../wiring/model'
-import { wiringOf } from '../wiring/wiringOf'
 
 /** What a paper is made from. */
 export interface PaperInput {
@@ -29,6 +28,7 @@ export interface PaperInput {
 /** The same with everything that follows from it, made once for all parts. */
 export interface PaperSource extends PaperInput {
   measured: Measured
+  conversion: Conversion
   evaluation: Evaluation
   wiring: Wiring
   card: Card
@@ -41,18 +41,18 @@ export interface PaperSource extends PaperInput {
 export function paperSource(input: PaperInput): PaperSource {
   const { plan, readings, units } = input
   const measured = fitMeasurements(readings)
-  const evaluation = evaluate(plan, undefined, measured)
-  const wiring = wiringOf(plan)
-  const card = cardOf(plan, evaluation.settings)
-  const steps = stepsOf(plan, wiring, firstLinesOf(card))
+  const of = conversion(plan, { readings: measured })
+  const { wiring } = of.facts.wiring
+  const built = of.of(steps)
   return {
     ...input,
     measured,
-    evaluation,
+    conversion: of,
+    evaluation: of.evaluation,
     wiring,
-    card,
-    steps,
-    loose: looseEndsOf(plan, steps, wiring, readings),
+    card: of.of(card),
+    steps: built,
+    loose: looseEndsOf(plan, built, wiring, readings),
     print: (dimension, value) => (value === undefined ? 'not known' : printQuantity({ dimension, value }, units)),
     say: (message) => messageText(message, units),
   }

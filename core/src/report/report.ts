@@ -1,6 +1,6 @@
 import { messageText, printQuantity, type UnitSystem } from '../quantities'
 import { fieldAt, type Plan } from '../plan'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { answerWords, askedOf, tally, tallyWords } from '../evaluate/tally'
 import { MAINS_WORK } from '../findings/mainsWork'
 import { milestones } from '../stages/milestones'

@@ -14,7 +14,7 @@ import { ampsReadings, downReading, rpmReading, upReading, type RunInStage, type
 /** Positions that the work is done on: the one used most first, then those of jobs; the first where nothing says. */
 export function workedPositions({ speeds }: Facts): PositionFacts[] {
   const { main, positions, jobs } = speeds
-  const of = positions.filter((p) => p !== main && jobs.some((j) => j.on === p))
+  const of = positions.filter((p) => p.index !== main?.index && jobs.some((j) => j.on?.index === p.index))
   const all = [...(main ? [main] : []), ...of]
   return all.length > 0 ? all : positions.slice(0, 1)
 }

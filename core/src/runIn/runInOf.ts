@@ -1,16 +1,14 @@
-import { factsFor } from '../facts/factsFor'
-import type { Measured } from '../measurements/measured'
-import type { Plan } from '../plan'
+import type { Facts } from '../facts/facts'
 import { holderName } from '../facts/spindle/spindleLimits'
 import { workedPositions } from './beltStages'
 import { tuneRamp, type RampTuning } from './rampTuning'
-import { runInSheet, type JudgedStage } from './runInSheet'
+import type { JudgedStage } from './runInSheet'
 import { stopMap, type StopMap } from './stopMap'
-import { BARE, stopPlan, type StopPlan } from './stopSteps'
+import { BARE, type StopPlan } from './stopSteps'
 
 /** Everything the run-in screen shows. */
 export interface RunIn {
-  stages: JudgedStage[]
+  stages: readonly JudgedStage[]
   ramps: RampTuning[]
   stop: StopPlan
   /** What a stop map can be asked of. */
@@ -20,16 +18,15 @@ export interface RunIn {
 /**
  * The run-in sheet of a machine, computed for it: what to read at each stage, what it should be, and how it went.
  *
- * @example runInOf(emptyPlan('Lathe')).stop.steps // []
+ * @example conversion(emptyPlan('Lathe')).of(runIn).stop.steps // []
  */
-export function runInOf(plan: Plan, measured?: Measured): RunIn {
-  const { facts } = factsFor(plan, measured)
+export function runInOf(facts: Facts & { runInSheet: readonly JudgedStage[]; stopPlan: StopPlan }): RunIn {
   return {
-    stages: runInSheet(facts),
+    stages: facts.runInSheet,
     ramps: (['up', 'down'] as const).map((ramp) => tuneRamp(facts, ramp)),
-    stop: stopPlan(facts),
+    stop: facts.stopPlan,
     maps:
-      plan.survey.spindleNose === 'none'
+      facts.plan.survey.spindleNose === 'none'
         ? []
         : workedPositions(facts).flatMap((position) => [
             { positionId: position.position.id, positionName: position.name, of: BARE },
@@ -44,13 +41,7 @@ export function runInOf(plan: Plan, measured?: Measured): RunIn {
 }
 
 /** Seconds to standstill over speed, on a position with one thing on the spindle or none. */
-export function stopMapOf(
-  plan: Plan,
-  measured: Measured,
-  positionId: string,
-  holder: number | undefined,
-): StopMap | undefined {
-  const { facts } = factsFor(plan, measured)
+export function stopMapOf(facts: Facts, positionId: string, holder: number | undefined): StopMap | undefined {
   const position = facts.speeds.positions.find((p) => p.position.id === positionId)
   return position && stopMap(facts, position, holder)
 }

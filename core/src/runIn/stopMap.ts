@@ -91,7 +91,7 @@ export function stopMap(facts: Facts, position: PositionFacts, index: number | u
     holder && ['thread', 'nut'].includes(held(plan, holder) ?? '') ? permittedAtThread(plan) : undefined
   const holderKgM2 = index === undefined ? undefined : numberOf(stop.holders[index])
   const belt = beltHolds(facts, position)
-  const heaviest = index !== undefined && stop.heaviest?.index === index && position === facts.speeds.main
+  const heaviest = index !== undefined && stop.heaviest?.index === index && position.index === facts.speeds.main?.index
   const fastest = coasts.reduce<(typeof coasts)[number] | undefined>((a, b) => (a && a.rpm >= b.rpm ? a : b), undefined)
   return {
     ...empty,

@@ -1,4 +1,5 @@
-import { evaluate } from '../evaluate/evaluate'
+import { conversion, type Conversion } from '../conversion/conversion'
+import { numberOf } from '../facts/figure'
 import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import type { JudgementId } from '../findings/judge'
 import { applyPatch, type Plan } from '../plan'
@@ -36,13 +37,11 @@ export interface Asked {
   limitRpm: number | undefined
 }
 
-export function askedOf(plan: Plan): Asked {
-  const { jobs, figures } = evaluate(plan)
+export function askedOf({ plan, facts }: Conversion): Asked {
   return {
-    jobs: jobs.flatMap((job): Wanted[] => {
-      const rpm = figures[job.wantedRpm]?.value
-      const torqueNm = job.torqueNm === undefined ? undefined : figures[job.torqueNm]?.value
-      return rpm === undefined ? [] : [{ rpm, ...job.window, torqueNm }]
+    jobs: facts.speeds.jobs.flatMap(({ wantedRpm, window, torqueNm }): Wanted[] => {
+      const rpm = numberOf(wantedRpm)
+      return rpm === undefined ? [] : [{ rpm, ...window, torqueNm: numberOf(torqueNm) }]
     }),
     limitRpm: lowestSpindleLimit(plan)?.rpm,
   }
@@ -51,8 +50,8 @@ export function askedOf(plan: Plan): Asked {
 const SHOWN = 12
 
 /** Judgements that a train must pass beside doing its jobs: none at all of a belt, no stop of the motor. */
-const ofBelts: ReadonlySet<string> = new Set<JudgementId>(['belts.over-speed', 'belts.too-weak', 'spindle.resonance'])
-const ofMotor: ReadonlySet<string> = new Set<JudgementId>(['motor.over-safe-speed', 'motor.past-pull-out'])
+const ofBelts = ['belts.over-speed', 'belts.too-weak', 'spindle.resonance'] as const satisfies readonly JudgementId[]
+const ofMotor = ['motor.over-safe-speed', 'motor.past-pull-out'] as const satisfies readonly JudgementId[]
 
 /** What the findings say of one that would be shown: whether they have nothing against it, and how many belts it wants. */
 interface Held {
@@ -60,17 +59,14 @@ interface Held {
   belts: number | undefined
 }
 
-/** Asked only of what would be shown, for it takes a whole evaluation. */
-function heldAgainstFindings(plan: Plan, found: Combination): Held {
-  const { findings, figures } = evaluate(applyPatch(plan, takeCombination(plan, found)))
-  const against = findings.some((f) => {
-    const id = f.id.split('/')[0] ?? ''
-    return (ofBelts.has(id) && f.severity !== 'note') || (ofMotor.has(id) && f.severity === 'stop')
-  })
-  const wanted = found.train.positions.flatMap(({ position }) =>
-    position.transmission.flatMap((_, s) => figures[`position.${position.id}.belt${s + 1}.beltsWanted`]?.value ?? []),
-  )
-  return { sound: !against, belts: found.train.own || wanted.length === 0 ? undefined : Math.max(...wanted) }
+/** Asked only of what would be shown: the machine with it, of the last one that was tried what did not change. */
+function heldAgainstFindings(machine: Conversion, found: Combination, last: Conversion): [Held, Conversion] {
+  const tried = conversion(applyPatch(machine.plan, takeCombination(machine.plan, found)), { before: last })
+  const against =
+    tried.found(ofBelts).some((f) => f.severity !== 'note') || tried.found(ofMotor).some((f) => f.severity === 'stop')
+  const wanted = tried.facts.belts.flatMap(({ capacity }) => numberOf(capacity?.beltsWanted) ?? [])
+  const belts = found.train.own || wanted.length === 0 ? undefined : Math.max(...wanted)
+  return [{ sound: !against, belts }, tried]
 }
 
 /** The cell of the widest knob; undefined where the pair stands no hertz at all. */
@@ -108,9 +104,11 @@ export function* search(
   criteria: SearchCriteria,
   prune = true,
 ): Generator<SearchState, SearchState> {
-  const { jobs, limitRpm } = askedOf(plan)
+  const machine = conversion(plan)
+  let last = machine
+  const { jobs, limitRpm } = askedOf(machine)
   const tables = new JobTables(wayIndex(space), jobs, space.tops.length * space.bottoms.length)
-  const pairs = pairing(plan, space, criteria)
+  const pairs = pairing(machine, space, criteria)
   const compare = ranking(criteria.first)
   const perPair = space.trains.length * space.tops.length * space.bottoms.length
   const state: SearchState = {
@@ -200,11 +198,17 @@ export function* search(
     const key = `${found.topHz} ${found.bottomHz}`
     const known = sound.get(found.train) ?? new Map<string, Held>()
     sound.set(found.train, known)
-    const told = known.get(key) ?? heldAgainstFindings(plan, found)
+    const told = known.get(key) ?? heldAgainst(found)
     known.set(key, told)
     if (!told.sound) state.unsound += 1
     else if (told.belts !== undefined) found.belts = told.belts
     return told.sound
+  }
+
+  function heldAgainst(found: Combination): Held {
+    const [held, tried] = heldAgainstFindings(machine, found, last)
+    last = tried
+    return held
   }
 
   /** Whether the best that this train could be between any hertz is already beaten. */

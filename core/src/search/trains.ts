@@ -10,7 +10,8 @@ import {
   trainRatio,
   trainStages,
 } from '../drivetrain'
-import { evaluate } from '../evaluate/evaluate'
+import { conversion } from '../conversion/conversion'
+import { numberOf } from '../facts/figure'
 import { stageOfKind, type Plan, type Position, type TransmissionStage } from '../plan'
 import { Refusal } from '../rules/rule'
 import type { SearchCriteria } from './searchCriteria'
@@ -209,12 +210,11 @@ function sharedBelt({ centreMm }: TransmissionStage, a: Pair, b: Pair): number |
 function ownTrains(plan: Plan): TrainPosition[] {
   const { positions } = plan.survey
   const bySizes = positions.map(asTrain)
-  const figures = bySizes.includes(undefined) ? evaluate(plan).figures : {}
+  const known = bySizes.includes(undefined) ? conversion(plan).facts.speeds.positions : []
   return positions.flatMap((position, i): TrainPosition[] => {
     const sized = bySizes[i]
     if (sized) return [sized]
-    const speedRatio = figures[`position.${position.id}.speedRatio`]?.value
-    const efficiency = figures[`position.${position.id}.efficiency`]?.value
+    const [speedRatio, efficiency] = [numberOf(known[i]?.speedRatio), numberOf(known[i]?.efficiency)]
     return speedRatio === undefined || efficiency === undefined ? [] : [{ position, speedRatio, efficiency }]
   })
 }

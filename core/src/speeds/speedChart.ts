@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { rpmAtHertz } from '../motor'
 
 /** Spindle rpm, and surface speed at a diameter, at one hertz on each position. */

@@ -1,4 +1,4 @@
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { lowestSpindleLimit } from '../facts/spindle/spindleLimits'
 import type { FigureId } from '../facts/figureId'
 import { torqueCurve } from '../facts/motor/torqueCurve'

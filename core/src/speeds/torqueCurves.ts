@@ -1,5 +1,5 @@
 import { angularSpeed } from '../drivetrain/angularSpeed'
-import type { Evaluation } from '../evaluate/evaluate'
+import type { Evaluation } from '../evaluate/evaluation'
 import { torqueCurve } from '../facts/motor/torqueCurve'
 import type { TorquePoint } from '../facts/motor/torquePoint'
 import { fieldWeakeningHz } from '../facts/motor/inductionCurve'

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { Inject, Injectable } from '@nestjs/common'
-import { evaluate, type Plan, type SettingLine } from '@zesty/core'
+import { conversion, numberOf, type Conversion } from '@zesty/core'
 import type { MachineLine } from '@zesty/core/http'
 import type { Measured } from '@zesty/core/measurements'
 import { tasksFor } from '@zesty/core/papers'
@@ -116,19 +116,20 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
   if (!read.ok) return { name: nameOf(stored), unreadable: saysUnreadable(read.faults) }
   const plan = read.value
   try {
-    const { chain, stages, findings, agenda, figures, settings } = evaluate(plan, undefined, measured)
+    const of = conversion(plan, { readings: measured })
+    const { chain, stages, findings, agenda } = of.evaluation
     return {
       name: plan.name,
       machineKind: plan.survey.machineKind,
       powerW: plan.motor.powerW,
-      inputA: figures['drive.inputA']?.value,
+      inputA: numberOf(of.facts.drive.inputA),
       branchCircuitId: plan.supply.branchCircuitId,
       chain,
       stages,
       stops: findings.filter((f) => f.severity === 'stop').length,
       watches: findings.filter((f) => f.severity === 'watch').length,
       next: agenda[0],
-      task: taskOf(plan, settings, measured),
+      task: taskOf(of),
     }
   } catch {
     return { name: nameOf(stored), unreadable: saysUnreadable(faultsOfStored(stored)) }
@@ -136,7 +137,7 @@ function lineOf(stored: unknown, measured: Measured | undefined): PlanLine {
 }
 
 /** The next thing to do at the machine, in words; its log and the days in it are not looked at here. */
-function taskOf(plan: Plan, settings: readonly SettingLine[], measured: Measured | undefined): string | undefined {
-  const next = nextTask(tasksFor(plan, { settings, measured, today: new Date().toISOString().slice(0, 10) }))
+function taskOf(of: Conversion): string | undefined {
+  const next = nextTask(tasksFor(of, { today: new Date().toISOString().slice(0, 10) }))
   return next && `${taskKinds[next.kind]}: ${next.what}`
 }

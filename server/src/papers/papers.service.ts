@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common'
 import { fitMeasurements, type Measurement } from '@zesty/core/measurements'
 import { paperKinds, tasksFor, type PaperInput, type PaperKind } from '@zesty/core/papers'
 import type { Task } from '@zesty/core/wiring'
-import { evaluate } from '@zesty/core'
+import { conversion } from '@zesty/core'
 import type { Paper as PaperSize } from '@zesty/pdf'
 import { eq } from 'drizzle-orm'
 import { ConversionsService, type Conversion } from '../conversions/conversions.service'
@@ -87,7 +87,5 @@ export class PapersService {
 
 /** What is still to be done at the machine. */
 function tasks({ plan, readings, log, today }: PaperInput): Task[] {
-  const measured = fitMeasurements(readings)
-  const { settings } = evaluate(plan, undefined, measured)
-  return tasksFor(plan, { settings, measured, readings, log, today })
+  return tasksFor(conversion(plan, { readings: fitMeasurements(readings) }), { readings, log, today })
 }

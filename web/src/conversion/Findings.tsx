@@ -81,7 +81,7 @@ export function Findings({ stage, folded = false }: { stage: StageId; folded?: b
             finding={f}
             effects={shown.filter((effect) => effect.follows === f.id)}
             remedies={offers.of(f.id)}
-            tried={offers.tried}
+            tried={offers.isTried(f.id)}
           />
         ))}
     </aside>

@@ -80,7 +80,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
                 return (
                   <Command.Item
                     key={`${f.id} ${label}`}
-                    disabled={!offers.tried}
+                    disabled={!offers.isTried(f.id)}
                     className={`${item} pl-8 text-blue`}
                     value={`remedy ${f.id} ${words}`}
                     onSelect={run(() => change(words, planWork(plan, label, r.patch)))}

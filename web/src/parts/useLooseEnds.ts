@@ -8,7 +8,7 @@ import { usePlan } from '../state/openPlan'
 export function useLooseEnds(): LooseEnd[] {
   const plan = usePlan()
   const wiring = useWiring()
-  const steps = useSteps(wiring)
+  const steps = useSteps()
   const { readings } = useReadings()
   return looseEndsOf(plan, steps, wiring, readings)
 }

@@ -1,12 +1,5 @@
-import { firstLinesOf } from '@zesty/core/settings'
-import { stepsOf, type BuildStep, type Wiring } from '@zesty/core/wiring'
-import { useMemo } from 'react'
-import { useCard } from './useCard'
-import { usePlan } from '../state/openPlan'
+import { steps, type BuildStep } from '@zesty/core/wiring'
+import { useConversion } from './useConversion'
 
 /** The steps of the build, with the lines of the card that a first spin wants. */
-export function useSteps(wiring: Wiring): BuildStep[] {
-  const plan = usePlan()
-  const card = useCard()
-  return useMemo(() => stepsOf(plan, wiring, firstLinesOf(card)), [plan, wiring, card])
-}
+export const useSteps = (): BuildStep[] => useConversion().of(steps)

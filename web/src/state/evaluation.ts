@@ -10,7 +10,7 @@ const selectFirst = (state: RootState) => selectOpen(state).first
 
 export const selectEvaluation = createSelector(
   [selectPlan, selectMeasured, selectJudge, selectFirst],
-  (plan, measured, judge, first): Evaluation => judge?.(plan, measured) ?? first.evaluation,
+  (plan, measured, judge, first): Evaluation => judge?.(plan, measured).evaluation ?? first.evaluation,
 )
 
 /** Whether what is shown was said of plan and readings as they were opened, and they have changed since. */

@@ -1,11 +1,11 @@
-import type { Evaluation, Plan } from '@zesty/core'
+import type { Conversion, Finding, Plan, Remedy } from '@zesty/core'
 import type { Measured } from '@zesty/core/measurements'
 import { createAsyncThunk, createSlice } from '@reduxjs/toolkit'
 
-/** Says what the product says about a plan and what was read off the machine. */
-export type Judge = (plan: Plan, measured: Measured) => Evaluation
-/** Leaves of an evaluation's remedies those that mend: each is tried, so it takes as many times as long as there are. */
-export type TryRemedies = (plan: Plan, evaluation: Evaluation, measured: Measured) => Evaluation
+/** Gives the conversion of the open plan and of what was read off the machine. */
+export type Judge = (plan: Plan, measured: Measured) => Conversion
+/** Whether a remedy mends: it is tried on the machine. */
+export type TryRemedy = (of: Conversion, finding: Finding, remedy: Remedy) => boolean
 
 /**
  * Who judges the open plan. The server has judged it as it was opened; from the first touch the page does, at every key.
@@ -13,28 +13,23 @@ export type TryRemedies = (plan: Plan, evaluation: Evaluation, measured: Measure
  */
 interface Judging {
   judge: Judge | undefined
-  tryRemedies: TryRemedies | undefined
+  tryRemedy: TryRemedy | undefined
   lost: boolean
 }
 
 /** Brings the judge, once. Never fails: where it cannot be had, the state says so, and it may be asked for again. */
 export const fetchJudge = createAsyncThunk(
   'judging/fetch',
-  async (): Promise<{ judge: Judge; tryRemedies: TryRemedies }> => {
-    const { newJudge, withTriedRemedies } = await import('./judge')
-    const judge = newJudge()
-    return {
-      judge,
-      tryRemedies: (plan, evaluation, measured) =>
-        withTriedRemedies(plan, evaluation, (tried) => judge(tried, measured)),
-    }
+  async (): Promise<{ judge: Judge; tryRemedy: TryRemedy }> => {
+    const { judge, isMended } = await import('./judge')
+    return { judge, tryRemedy: isMended }
   },
   {
     condition: (_, { getState }) => (getState() as { judging: Judging }).judging.judge === undefined,
   },
 )
 
-const initialState: Judging = { judge: undefined, tryRemedies: undefined, lost: false }
+const initialState: Judging = { judge: undefined, tryRemedy: undefined, lost: false }
 
 const judgingSlice = createSlice({
   name: 'judging',
@@ -44,7 +39,7 @@ const judgingSlice = createSlice({
     builder
       .addCase(fetchJudge.fulfilled, (state, { payload }) => {
         state.judge ??= payload.judge
-        state.tryRemedies ??= payload.tryRemedies
+        state.tryRemedy ??= payload.tryRemedy
         state.lost = false
       })
       .addCase(fetchJudge.rejected, (state, { meta }) => {

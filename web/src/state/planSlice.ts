@@ -1,6 +1,7 @@
 import {
   applyPatch,
   inversePatch,
+  sameValue,
   valueAt,
   withPlannedDone,
   type Change,
@@ -117,10 +118,12 @@ const planSlice = createSlice({
     changed: ({ open }, { payload }: PayloadAction<{ label: string; patch: Patch }>) => {
       if (!open) return
       const { label } = payload
-      const patch = withPlannedDone(open.plan, payload.patch)
-      const inverse = inversePatch(open.plan, patch)
-      const next = applyPatch(open.plan, patch)
-      if (JSON.stringify(next) === JSON.stringify(open.plan)) return
+      // The plain data, not its draft: a draft of a whole plan costs more than judging it.
+      const { plan } = original(open) ?? open
+      const patch = withPlannedDone(plan, payload.patch)
+      const inverse = inversePatch(plan, patch)
+      const next = applyPatch(plan, patch)
+      if (sameValue(next, plan)) return
       open.plan = next
       open.undo = [...open.undo.slice(1 - LONGEST_HISTORY), { label, patch: [...patch], inverse: [...inverse] }]
       open.redo = []

@@ -61,7 +61,7 @@ function loadOf(
   { id, name }: BeltName,
   before: readonly TransmissionStage[],
 ): BeltLoad {
-  const powerW = ledger.given('motor.powerW', 'Motor power')
+  const powerW = ledger.given('motor.powerW')
   if (before.length === 0) return { powerW, torqueNm: motor.torqueNm, speedRpm: motor.ratedSpeedRpm }
   const speedRatio = ledger.derive(
     drivetrainRatio,

@@ -7,7 +7,7 @@ import {
   type TransmissionStagePath,
 } from '../../plan'
 import type { FieldFigureId } from '../figureId'
-import { isKnown } from '../figure'
+import { isKnown, type FigureState } from '../figure'
 import { choice, named, type Ledger } from '../ledger'
 import type { KnownRatio } from './knownRatio'
 
@@ -32,18 +32,15 @@ function sizePaths(
   }
 }
 
-/**
- * Where the ratio is known and all sizes but one, that one follows. It is booked under its own field, so that whatever
- * rests on the size finds it there as computed.
- */
+/** Where the ratio is known and all sizes but one, that one follows. It is booked under its own field. */
 export function bookMissingSize(
   ledger: Ledger,
   { transmission }: Position,
   path: PositionPath,
   name: string,
   { speedRatio }: KnownRatio,
-): void {
-  if (!isKnown(speedRatio)) return
+): FigureState | undefined {
+  if (!isKnown(speedRatio)) return undefined
   const lacking = transmission.flatMap((stage, i) => {
     if (stage.kind === 'direct') return []
     const { driver, driven } = typedSizes(stage)
@@ -54,12 +51,12 @@ export function bookMissingSize(
   })
   const [one, another] = lacking
   const paths = one && sizePaths(one.stage, `${path}.transmission.${one.i}`)
-  if (!one || another || !paths || one.other === undefined) return
+  if (!one || another || !paths || one.other === undefined) return undefined
   const ratio = ratioOfStages(transmission.filter((_, i) => i !== one.i))
-  if (ratio === undefined) return
+  if (ratio === undefined) return undefined
   const otherEnd = one.end === 'driver' ? 'driven' : 'driver'
   const field = fieldAt(paths[one.end])
-  ledger.derive(
+  return ledger.derive(
     missingSize,
     'size',
     named(paths[one.end], `${name}: ${field.label.toLowerCase()}, from the speed`, field.dimension ?? 'number'),

@@ -26,6 +26,8 @@ export interface TrainFacts {
   told: KnownRatio | undefined
   measured: KnownRatio | undefined
   bySizes: boolean
+  /** The one size that follows from all others, under the name of its field. */
+  lacking: FigureState | undefined
   reversed: boolean | undefined
   efficiency: FigureState
   /** The stages as the rules take them, with the sizes they came from. */
@@ -46,7 +48,7 @@ export const trainFacts = (context: Knowing<{ motor: MotorFacts }>): TrainFacts[
     const measured = measuredRatio(context, position, path, name)
     const known = told ?? measured
     const bySizes = known === undefined || (position.transmission.length > 0 && position.transmission.every(isSized))
-    if (known) bookMissingSize(ledger, position, path, name, known)
+    const lacking = known && bookMissingSize(ledger, position, path, name, known)
     const sizes =
       position.transmission.length === 0
         ? [unknownField(`${path}.transmission`, `${name}: stages`)]
@@ -79,6 +81,7 @@ export const trainFacts = (context: Knowing<{ motor: MotorFacts }>): TrainFacts[
       told,
       measured,
       bySizes,
+      lacking,
       reversed: hidesItsWay(position) ? undefined : ratio.output?.reversed,
       efficiency: ledger.derive(
         drivetrainEfficiency,
@@ -137,13 +140,12 @@ export function stageSizes(
   name: string,
   number: number,
 ): FigureState[] {
-  const [first, second] = [`${name}driving pulley ${number}`, `${name}driven pulley ${number}`]
   switch (kind) {
     case 'direct':
       return []
     case 'gear-pair':
     case 'timing-belt':
-      return [ledger.given(`${path}.driverTeeth`, first), ledger.given(`${path}.drivenTeeth`, second)]
+      return [ledger.given(`${path}.driverTeeth`), ledger.given(`${path}.drivenTeeth`)]
     case 'worm':
       return [
         ledger.given(`${path}.starts`, `${name}starts of worm ${number}`),
@@ -154,8 +156,8 @@ export function stageSizes(
       return [ledger.given(`${path}.reduction`, `${name}${kind} ${number}`)]
     default:
       return [
-        ledger.given(`${path}.driverMm`, first),
-        ledger.given(`${path}.drivenMm`, second),
+        ledger.given(`${path}.driverMm`),
+        ledger.given(`${path}.drivenMm`),
         ...(kind === undefined ? [unknownField(`${path}.kind`, `${name}kind of stage ${number}`)] : []),
       ]
   }

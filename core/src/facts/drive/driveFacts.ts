@@ -50,7 +50,7 @@ export function driveFacts(context: Before): DriveFacts {
 /** Usable output amps: as on the plate, left on one phase, derated for carrier, height and heat. */
 function output(context: Before, onOnePhase: boolean): FigureState {
   const { plan, ledger } = context
-  const rated = ledger.given('drive.ratedOutputA', 'Drive output amps')
+  const rated = ledger.given('drive.ratedOutputA')
   const naming = named('drive.outputA', 'Usable output amps', 'current')
   if (!isKnown(rated)) return ledger.block(naming, [rated])
   const { drive, installation } = plan
@@ -125,7 +125,7 @@ function drawn({ ledger, motor }: Before, outputA: FigureState): FigureState {
 
 /** The larger of the computed input and the plate's; where neither is known, it waits for what the computed one waits for. */
 function circuitInput({ ledger }: Before, computed: FigureState): FigureState {
-  const plate = ledger.given('drive.ratedInputA', 'Drive input amps on its plate')
+  const plate = ledger.given('drive.ratedInputA')
   const naming = named('drive.inputA', 'Input amps the circuit must carry', 'current')
   if (!isKnown(computed) && !isKnown(plate)) return ledger.block(naming, [computed])
   return ledger.derive(rules.circuitCurrent, 'currentA', naming, {

@@ -18,7 +18,8 @@ import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, unknownField, type Raw } from '../ledger'
 import type { MotorFacts } from '../motor/motorKnown'
-import type { PositionFacts } from '../spindle/speedFacts'
+import type { MotorPhysics } from '../motor/motorPhysics'
+import type { SpeedFacts } from '../spindle/speedFacts'
 import { holderName } from '../spindle/spindleLimits'
 
 /** What must be sped up and stopped, felt at the spindle on the position used most. */
@@ -36,7 +37,7 @@ export interface SpinningMass {
   inertia: FigureState
 }
 
-type Before = Knowing<{ motor: MotorFacts; main: PositionFacts | undefined }>
+type Before = Knowing<{ motor: MotorFacts; physics: MotorPhysics; speeds: SpeedFacts }>
 
 /** Kinds whose rotor the planning table is made for. */
 const cageKinds: ReadonlySet<string | undefined> = new Set([undefined, 'induction', 'pole-changing'])
@@ -47,7 +48,8 @@ const RIM_MM = 6
 const FLAT_WIDTH_MM = 35
 
 export function spinningMass(context: Before): SpinningMass {
-  const { plan, ledger, main } = context
+  const { plan, ledger, speeds } = context
+  const { main } = speeds
   const rotor = rotorOf(context)
   const pulleys = pulleysOf(context)
   const own = { rotorKgM2: rotor, pulleysKgM2: pulleys, speedRatio: main?.speedRatio ?? noMain }
@@ -121,7 +123,7 @@ const widthOf = ({ kind, belts }: TransmissionStage): number =>
   kind === undefined || kind === 'v-belt' ? (belts ?? 1) * WIDTH_PER_BELT_MM + RIM_MM : FLAT_WIDTH_MM
 
 /** Pulleys whose diameters are typed, as planning discs of iron; none where the train has none. */
-function pulleysOf({ ledger, main }: Before): FigureState | undefined {
+function pulleysOf({ ledger, speeds: { main } }: Before): FigureState | undefined {
   if (!main || !isKnown(main.speedRatio)) return undefined
   // From the motor on, each shaft turns so often for one turn of the spindle.
   let turns = 1 / main.speedRatio.value
@@ -147,7 +149,7 @@ function pulleysOf({ ledger, main }: Before): FigureState | undefined {
 
 /** Spindle torque of the amps that a motor took; of what its no-load amps are nothing turns it, where they are known. */
 function torqueOfAmps(
-  { ledger, motor }: Before,
+  { ledger, motor, physics }: Before,
   holder: Holder,
   path: `survey.holders.${number}`,
   ratedNm: FigureState,
@@ -160,7 +162,7 @@ function torqueOfAmps(
     {
       ratedTorqueNm: ratedNm,
       ratedCurrentA: motor.plateCurrentA,
-      noLoadCurrentA: ledger.figures['motor.noLoadA'],
+      noLoadCurrentA: isKnown(physics.noLoadA) ? physics.noLoadA : undefined,
       currentA: amps,
     },
   )
@@ -270,7 +272,8 @@ function byRunUp(
   own: Own,
   others: readonly FigureState[],
 ): FigureState {
-  const { ledger, tables, main } = context
+  const { ledger, tables, speeds } = context
+  const { main } = speeds
   const name = holderName(holder)
   const ratedNm = main?.torqueNm ?? noMain
   const torqueNm = holder.runUpA === undefined ? ratedNm : torqueOfAmps(context, holder, path, ratedNm)

@@ -51,7 +51,7 @@ type Before = Knowing<{
 export function stopFacts(context: Before): StopFacts {
   const { plan, ledger, tables, drive, settings, speeds, supply, installation } = context
   const { planning } = tables
-  const mass = spinningMass({ ...context, main: speeds.main })
+  const mass = spinningMass(context)
   const { inertia } = mass
   const speedRpm: FigureState =
     speeds.main?.unloadedTopRpm ?? unknownField('survey.mainPositionId', 'Position used most')

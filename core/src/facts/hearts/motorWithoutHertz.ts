@@ -12,8 +12,8 @@ export const NO_HERTZ = 'This motor has no hertz'
 
 /** What the plate of a motor without hertz says, and what follows from it; of a DC motor volts and amps are the armature's. */
 export function motorWithoutHertz({ plan, ledger }: Context): MotorFacts {
-  const powerW = ledger.given('motor.powerW', 'Motor power')
-  const ratedSpeedRpm = ledger.given('motor.ratedSpeedRpm', 'Plate speed')
+  const powerW = ledger.given('motor.powerW')
+  const ratedSpeedRpm = ledger.given('motor.ratedSpeedRpm')
   const none = (id: FigureId, label: string): FigureState => ledger.block({ id, label }, [], NO_HERTZ)
   const plateVoltageV = copyOf('motor.lowVoltageV', named('motor.plateVoltageV', 'Plate volts', 'voltage'))
   const plateCurrentA = copyOf('motor.lowVoltageA', named('motor.plateCurrentA', 'Plate amps', 'current'))

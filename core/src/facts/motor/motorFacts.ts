@@ -33,9 +33,9 @@ export function motorFacts(context: Context): MotorFacts {
   const { plan, ledger } = context
   if (heartOf(plan) !== 'inverter') return motorWithoutHertz(context)
   const connection = connectionOf(plan)
-  const powerW = ledger.given('motor.powerW', 'Motor power')
-  const frequencyHz = ledger.given('motor.ratedFrequencyHz', 'Plate hertz')
-  const ratedSpeedRpm = ledger.given('motor.ratedSpeedRpm', 'Plate speed')
+  const powerW = ledger.given('motor.powerW')
+  const frequencyHz = ledger.given('motor.ratedFrequencyHz')
+  const ratedSpeedRpm = ledger.given('motor.ratedSpeedRpm')
   const plateVoltageV = plateVoltage(context, connection)
   const plateCurrentA = plateCurrent(context, connection)
   const { poles, synchronousRpm, slip } = ledger.compute(

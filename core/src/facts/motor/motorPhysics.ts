@@ -3,7 +3,7 @@ import { lowSpeedPull, operatingPoint, type EquivalentCircuit } from '../../moto
 import type { Knowing } from '../context'
 import { isKnown, numberOf, type FigureState } from '../figure'
 import { choice, named, type Naming } from '../ledger'
-import { plateCircuit, type CircuitMemory } from './plateCircuit'
+import type { PlateCircuit } from './plateCircuit'
 import type { DriveFacts } from '../drive/driveFacts'
 import type { MotorFacts } from './motorKnown'
 import type { SettingsFacts } from '../settings/settingsFacts'
@@ -27,10 +27,14 @@ const pull = named('motor.lowPull', 'Pull-out at the lowest hertz on plain V/f',
 
 /** What the motor does inside: its circuit fitted to the plate, and what follows from it. */
 export function motorPhysics(
-  context: Knowing<{ motor: MotorFacts; drive: DriveFacts; settings: SettingsFacts }>,
-  memory?: CircuitMemory,
+  context: Knowing<{
+    motor: MotorFacts
+    drive: DriveFacts
+    settings: SettingsFacts
+    fitted: PlateCircuit | undefined
+  }>,
 ): MotorPhysics {
-  const { ledger, tables, motor, drive, settings } = context
+  const { ledger, tables, motor, drive, settings, fitted } = context
   const typical = tables.planning.breakdownRatio
   const breakdownRatio = ledger.givenOr('motor.breakdownRatio', () =>
     ledger.typical(named('motor.pullOut', 'Pull-out over rated torque', 'number'), typical.value, typical.citation),
@@ -44,7 +48,6 @@ export function motorPhysics(
     motor.plateCurrentA,
   ]
   const slip = numberOf(motor.slip)
-  const fitted = motor.suitable === true && slip !== undefined && slip > 0 ? plateCircuit(context, memory) : undefined
   const circuit = fitted && 'circuit' in fitted ? fitted.circuit : undefined
   const rotationalLossW = fitted && 'circuit' in fitted ? fitted.rotationalLossW : undefined
   const contradiction = fitted && 'contradiction' in fitted ? fitted.contradiction : undefined

@@ -5,22 +5,10 @@ import type { MotorFacts } from './motorKnown'
 
 export type PlateCircuit = { circuit: EquivalentCircuit; rotationalLossW: number } | { contradiction: string }
 
-/**
- * The last plate that was fitted. Whoever judges a plan again and again keeps one and hands it in, so that the circuit
- * is not fitted anew while other fields are edited.
- */
-export interface CircuitMemory {
-  key: string
-  made: PlateCircuit | undefined
-}
-
-export const circuitMemory = (): CircuitMemory => ({ key: '', made: undefined })
-
 /** The circuit fitted to the plate, or what in the plate contradicts itself; undefined while the plate is not complete. */
-export function plateCircuit(
-  { plan, ledger, motor }: Knowing<{ motor: MotorFacts }>,
-  memory: CircuitMemory = circuitMemory(),
-): PlateCircuit | undefined {
+export function plateCircuit({ plan, ledger, motor }: Knowing<{ motor: MotorFacts }>): PlateCircuit | undefined {
+  const slip = numberOf(motor.slip)
+  if (motor.suitable !== true || slip === undefined || slip <= 0) return undefined
   const input = {
     powerW: numberOf(ledger.given('motor.powerW')),
     voltageV: numberOf(motor.plateVoltageV),
@@ -33,15 +21,11 @@ export function plateCircuit(
   // Amps and cos phi fix the efficiency; printed too, it is rounded and would only quarrel with them.
   const { powerFactor, breakdownRatio } = plan.motor
   const efficiency = powerFactor === undefined ? plan.motor.efficiency : undefined
-  const key = JSON.stringify([input, powerFactor, efficiency, breakdownRatio])
-  if (key === memory.key) return memory.made
   const result = equivalentCircuit.run({ ...input, powerFactor, efficiency, breakdownRatio })
   const fault = result.ok ? undefined : result.faults[0]
-  memory.made = result.ok
+  return result.ok
     ? { circuit: result.value.circuit, rotationalLossW: result.value.rotationalLossW }
     : { contradiction: inPlateWords(`${fault?.field ?? ''} ${fault?.message ?? ''}`.trim()) }
-  memory.key = key
-  return memory.made
 }
 
 /** What the rule's inputs are called by whoever reads a plate. */

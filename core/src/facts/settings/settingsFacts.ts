@@ -32,15 +32,16 @@ type Before = Omit<SettingInputs, 'baseFrequencyHz' | 'flux'> & Pick<RpmInputs, 
 
 /** The settings on which figures rest, and the numbers among them. */
 export function settingsFacts(before: Before): SettingsFacts {
-  const { plan, ledger } = before
+  const { plan, ledger, tables, measured, motor, drive, main } = before
   if (heartOf(plan) !== 'inverter') return settingsWithoutHertz(before)
   const acting = (id: FigureSetting, derived: Derived, hertz?: ActingHertz): FigureState =>
     actingFigure(plan, ledger, settingLine(id, plan, derived, numbersOf(hertz)), derived, hertz)
   // The base comes first: what the highest hertz may be rests on the field that it leaves.
   const base = derivations.baseFrequencyHz(before)
   const baseFrequencyHz = acting('baseFrequencyHz', base)
-  const flux = fluxFacts({ ...before, baseFrequencyHz })
-  const inputs: SettingInputs = { ...before, baseFrequencyHz, flux }
+  const known = { plan, ledger, tables, measured, motor, drive, main, baseFrequencyHz }
+  const flux = fluxFacts(known)
+  const inputs: SettingInputs = { ...known, flux }
   const top = derivations.maximumHz(inputs)
   const maximumHz = acting('maximumHz', top)
   // A ramp may count to either.
@@ -68,7 +69,7 @@ const isActing = (id: SettingId): id is ActingSetting => (actingSettings as read
 
 /** The same for a motor that is run by its rpm: what leans on hertz is not known, and asked of nobody. */
 function settingsWithoutHertz(before: Before): SettingsFacts {
-  const { plan, ledger, dc } = before
+  const { plan, ledger, tables, measured, motor, drive, main, dc } = before
   const heart = heartOf(plan)
   const none = (id: FigureSetting): FigureState => ledger.block(actingName(id), [], NO_HERTZ)
   const hertz = { baseFrequencyHz: none('baseFrequencyHz'), maximumHz: none('maximumHz') }
@@ -76,7 +77,8 @@ function settingsWithoutHertz(before: Before): SettingsFacts {
     setVoltageV: ledger.block({ id: 'drive.setVoltageV', label: 'Volts at base hertz' }, [], NO_HERTZ),
     fluxFraction: ledger.block({ id: 'motor.fluxFraction', label: 'Flux against the plate' }, [], NO_HERTZ),
   }
-  const inputs: SettingInputs = { ...before, baseFrequencyHz: hertz.baseFrequencyHz, flux }
+  const { baseFrequencyHz } = hertz
+  const inputs: SettingInputs = { plan, ledger, tables, measured, motor, drive, main, baseFrequencyHz, flux }
   const made = settingIds.flatMap((id): [SettingId, Derived][] => {
     if (!settingHearts(id).includes(heart)) return []
     if (isRpmSetting(id)) return [[id, rpmDerivations[id](before)]]

@@ -20,8 +20,9 @@ export interface JobVerdicts extends JobFacts {
 export function jobVerdicts({
   plan,
   speeds,
-  curve,
-}: Knowing<{ speeds: SpeedFacts }> & { curve: TorqueCurve | undefined }): JobVerdicts[] {
+  torque,
+}: Knowing<{ speeds: SpeedFacts; torque: { curve: TorqueCurve } | undefined }>): JobVerdicts[] {
+  const curve = torque?.curve
   const limitRpm = lowestSpindleLimit(plan)?.rpm
   const given = speeds.positions.map((position) => givenOf(position, limitRpm, curve))
   return speeds.jobs.map((job) => {
@@ -29,7 +30,7 @@ export function jobVerdicts({
     // Without a motor's curve no torque is held against what is asked.
     const torqueNm = curve ? numberOf(job.torqueNm) : undefined
     const verdicts = given.map((g) => (g && rpm !== undefined ? jobOn({ rpm, ...job.window, torqueNm }, g) : undefined))
-    const on = job.on ? speeds.positions.indexOf(job.on) : -1
+    const on = job.on ? speeds.positions.findIndex(({ index }) => index === job.on?.index) : -1
     return {
       ...job,
       verdicts,

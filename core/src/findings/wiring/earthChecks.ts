@@ -4,7 +4,8 @@ import { colourFor, colourWords } from '../../wiring/conductors'
 import { endOf, isLive, type Wire } from '../../wiring/model'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
-import { conducts, endWords, ofChoices, ofWiring, type Circuit } from './wired'
+import { conducts } from '../../facts/wiring/mainsNets'
+import { endWords, ofChoices, ofWiring, type Circuit } from './wired'
 
 /** Up to this a protective conductor is as thick as its lines; over it half is enough above 35 (IEC 60364-5-54, table 54.2). */
 const AS_THICK_MM2 = 16

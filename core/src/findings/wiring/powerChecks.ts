@@ -4,18 +4,8 @@ import { endOf, isBus } from '../../wiring/model'
 import { clashes } from '../../wiring/nets'
 import { doesNotApply, good, isUnjudged, lacks, need, typed } from '../answer'
 import type { Answer } from '../finding'
-import {
-  conducts,
-  deviceBy,
-  driveEnds,
-  endWords,
-  mainsNets,
-  mainsNetsBut,
-  netOf,
-  ofChoices,
-  ofWiring,
-  type Circuit,
-} from './wired'
+import { conducts, mainsNets } from '../../facts/wiring/mainsNets'
+import { deviceBy, driveEnds, endWords, netOf, ofChoices, ofWiring, type Circuit } from './wired'
 
 const MOTOR_ENDS = ['motor-u', 'motor-v', 'motor-w', 'armature-1', 'armature-2', 'field-1', 'field-2'] as const
 
@@ -45,7 +35,7 @@ export const powerChecks = [
   ofWiring(
     { id: 'wiring.supply-on-motor', asks: 'Supply kept off the motor terminals', by: 'first-power', danger: true },
     (circuit): Answer => {
-      const live = mainsNets(circuit)
+      const live = circuit.facts.mains
       const ends = driveEnds(circuit, ...MOTOR_ENDS).filter((end) => live.has(netOf(circuit, end)))
       return ends.length === 0
         ? good(message`No conductor of the wall reaches them.`)
@@ -275,7 +265,7 @@ export const powerChecks = [
           remedies: [{ label: message`A lockable switch`, patch: [set('wiring.isolator', 'lockable')] }],
           path: 'wiring.isolator',
         }
-      const live = mainsNetsBut(circuit, (d) => d.role === 'isolator')
+      const live = mainsNets(circuit, (d) => d.role === 'isolator')
       const past = driveEnds(circuit, 'line-1', 'line-2', 'line-3').filter((end) => live.has(netOf(circuit, end)))
       return past.length === 0
         ? good(message`No live conductor reaches the drive past it.`)

@@ -4,7 +4,8 @@ import { set } from '../../plan'
 import { endOf, type End } from '../../wiring/model'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
-import { conducts, deviceBy, driveEnds, endWords, mainsNets, netOf, ofChoices, ofWiring, type Circuit } from './wired'
+import { conducts } from '../../facts/wiring/mainsNets'
+import { deviceBy, driveEnds, endWords, netOf, ofChoices, ofWiring, type Circuit } from './wired'
 
 /** A knob's lead longer than this wants a shield. */
 const KNOB_LEAD_M = 2
@@ -34,7 +35,7 @@ export const signalChecks = [
   ofWiring(
     { id: 'wiring.mains-on-control', asks: 'Mains kept off the control terminals', by: 'first-power', danger: true },
     (circuit): Answer => {
-      const live = mainsNets(circuit)
+      const live = circuit.facts.mains
       const relays = new Set(driveEnds(circuit, 'relay-common', 'relay-open', 'relay-closed'))
       const found = circuit.wiring.devices
         .filter((d) => d.role === 'drive')
@@ -273,7 +274,7 @@ export const signalChecks = [
   ofWiring(
     { id: 'wiring.relay', asks: 'What the drive’s relay may switch', by: 'first-power', danger: true },
     (circuit): Answer => {
-      const live = mainsNets(circuit)
+      const live = circuit.facts.mains
       const ends = driveEnds(circuit, 'relay-common', 'relay-open')
       const mains = ends.some((end) => live.has(netOf(circuit, end)))
       const wired = ends.some((end) => circuit.wiring.wires.some((w) => w.from === end || w.to === end))

@@ -5,7 +5,8 @@ import { endOf, type Device, type End } from '../../wiring/model'
 import { delayedFunction } from '../../wiring/wishes'
 import { doesNotApply, good, lacks } from '../answer'
 import type { Answer } from '../finding'
-import { conducts, deviceBy, driveEnds, endWords, netOf, ofChoices, ofWiring, type Circuit } from './wired'
+import { conducts } from '../../facts/wiring/mainsNets'
+import { deviceBy, driveEnds, endWords, netOf, ofChoices, ofWiring, type Circuit } from './wired'
 
 /** Inputs that stop it when they open. */
 const stopInputs: readonly TerminalFunction[] = [

@@ -1,16 +1,15 @@
-import type { Facts } from '../../facts/facts'
 import type { WiringFacts } from '../../facts/wiring/wiringFacts'
 import type { Manual } from '../../manual/manual'
 import type { TerminalFunction } from '../../manual/terminalFunctions'
 import type { ChainLinkId } from '../../stages/chainLinks'
 import type { Milestone } from '../../stages/milestones'
-import { deviceOf, endOf, isMains, terminalOf, type Device, type End, type Wire } from '../../wiring/model'
+import { deviceOf, endOf, terminalOf, type Device, type End, type Wire } from '../../wiring/model'
 import { lacks } from '../answer'
-import { judgement, type Answer, type Judgement } from '../finding'
+import { judgement, type Answer, type Judged, type Judgement } from '../finding'
 
 /** Everything a judgement of the wiring looks at. */
 export interface Circuit extends WiringFacts {
-  facts: Facts
+  facts: Judged
   manual: Manual
 }
 
@@ -22,13 +21,18 @@ interface Asked<Id extends string> {
   danger?: boolean
 }
 
+const circuitOf = (facts: Judged, manual: Manual): Circuit => {
+  const { wiring, nets } = facts.wiring
+  return { wiring, nets, facts, manual }
+}
+
 /** A judgement of the wiring: it waits for the drive's manual, without which no terminal is known. */
 export const ofWiring = <const Id extends string>(
   { id, asks, by, chainLink = 'drive', danger = false }: Asked<Id>,
   ask: (circuit: Circuit) => Answer | Answer[],
 ): Judgement<Id> =>
   judgement({ id, asks, by, chainLink, stage: 'wiring', ...(danger ? { danger } : {}) }, (facts) =>
-    facts.plan.manual === undefined ? lacks('manual') : ask({ ...facts.wiring, facts, manual: facts.plan.manual }),
+    facts.plan.manual === undefined ? lacks('manual') : ask(circuitOf(facts, facts.plan.manual)),
   )
 
 /**
@@ -37,7 +41,7 @@ export const ofWiring = <const Id extends string>(
  */
 export const ofChoices = <const Id extends string>(
   { id, asks, by, chainLink = 'drive', danger = false }: Asked<Id>,
-  ask: (facts: Facts) => Answer | Answer[],
+  ask: (facts: Judged) => Answer | Answer[],
 ): Judgement<Id> =>
   judgement({ id, asks, by, chainLink, stage: 'wiring', ...(danger ? { danger } : {}) }, (facts) => {
     const answer = ask(facts)
@@ -65,31 +69,6 @@ export function endWords({ wiring }: Pick<Circuit, 'wiring'>, end: End): string 
   const device = wiring.devices.find(({ id }) => id === deviceOf(end))
   const prints = device?.terminals.find((t) => t.id === terminalOf(end))?.prints
   return device ? `${device.name} ${prints ?? ''}`.trim() : end
-}
-
-/** Everything that lets a live conductor through. */
-export const conducts = ['closes', 'opens', 'fuse', 'through', 'winding', 'joined'] as const
-
-const mainsOf = new WeakMap<WiringFacts['nets'], ReadonlySet<string>>()
-
-/** Nets that the wall's live conductors and neutral reach without passing the drive; followed once for each wiring. */
-export function mainsNets(circuit: Circuit): ReadonlySet<string> {
-  const known = mainsOf.get(circuit.nets)
-  if (known) return known
-  const found = mainsNetsBut(circuit, () => false)
-  mainsOf.set(circuit.nets, found)
-  return found
-}
-
-/** The same without passing some other device either. */
-export function mainsNetsBut(circuit: Circuit, not: (device: Device) => boolean): Set<string> {
-  const { wiring, nets } = circuit
-  const reached = new Set<string>()
-  for (const { id, terminals } of wiring.devices)
-    for (const t of terminals)
-      if (isMains(t.potential))
-        for (const net of nets.reach(endOf(id, t.id), conducts, (d) => d.role === 'drive' || not(d))) reached.add(net)
-  return reached
 }
 
 /** What an end is joined to by wires and joined screws alone. */

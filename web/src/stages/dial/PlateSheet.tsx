@@ -2,6 +2,7 @@ import { namedPositions, set } from '@zesty/core'
 import { dialChart, dialPlate, MOST_RINGS, ringKinds, ringsOf, toDrawing, type DialRing } from '@zesty/core/dial'
 import { Download, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { DrawingView } from '../../drawings/DrawingView'
 import { saveWorkDrawing } from '../../drawings/workFiles'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
@@ -11,7 +12,7 @@ import { newId } from '../../parts/newId'
 import { QuantityField } from '../../parts/QuantityField'
 import { RemoveButton } from '../../parts/RemoveButton'
 import { usePrint } from '../../parts/usePrint'
-import { useChange, useMeasured, usePlan } from '../../state/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 
 /** The plate of the dial at true size, or the chart that translates an old one. */
@@ -32,10 +33,10 @@ export function PlateSheet() {
 
 function NewPlate() {
   const plan = usePlan()
-  const measured = useMeasured()
   const units = useUnits()
   const [trouble, setTrouble] = useState<string>()
-  const plate = useMemo(() => dialPlate(plan, measured), [plan, measured])
+  const { facts } = useConversion()
+  const plate = useMemo(() => dialPlate(facts), [facts])
   const save = async (as: 'svg' | 'dxf' | 'pdf') =>
     setTrouble(
       await saveWorkDrawing(plate.drawing, `${plan.name} dial plate`, as, units === 'imperial' ? 'letter' : 'a4'),
@@ -190,10 +191,9 @@ function Rings() {
 
 /** What each mark of the old plate gives. */
 function Translated() {
-  const plan = usePlan()
-  const measured = useMeasured()
   const print = usePrint()
-  const { positions, rows } = useMemo(() => dialChart(plan, measured), [plan, measured])
+  const { facts } = useConversion()
+  const { positions, rows } = useMemo(() => dialChart(facts), [facts])
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-x-3 @wide:grid-cols-4">

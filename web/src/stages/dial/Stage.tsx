@@ -1,11 +1,12 @@
 import { useState } from 'react'
+import { dial } from '@zesty/core/dial'
+import { useConversion } from '../../parts/useConversion'
 import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { usePlan } from '../../state/openPlan'
 import { goToField } from '../../state/goToField'
 import { PlateSheet } from './PlateSheet'
 import { ReadDial } from './ReadDial'
-import { useDial } from './useDial'
 
 const sections: Section[] = [
   { id: 'read', name: 'Read the dial' },
@@ -15,7 +16,7 @@ const sections: Section[] = [
 /** The knob's marks against the spindle, and the plate that says so. */
 export default function DialStage() {
   const plan = usePlan()
-  const positions = useDial()
+  const positions = useConversion().of(dial)
   const [chosen, setChosen] = useState<string>()
   const position = positions.find((p) => p.id === (chosen ?? plan.survey.mainPositionId)) ?? positions[0]
   return (

@@ -20,7 +20,7 @@ export function NextSheet({ log }: { log: readonly LogEntry[] }) {
   const id = useConversionId()
   const print = usePrint()
   const wiring = useWiring()
-  const steps = useSteps(wiring)
+  const steps = useSteps()
   const loose = useLooseEnds()
   const runIn = useRunIn()
   const { readings } = useReadings()

@@ -3,6 +3,7 @@ import { mountOf } from '@zesty/core/mount'
 import { toDrawing } from '@zesty/core/dial'
 import { Download, ShieldAlert } from 'lucide-react'
 import { useMemo } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { DrawingView } from '../../drawings/DrawingView'
 import { saveWorkDrawing } from '../../drawings/workFiles'
 import { AskedReading } from '../../measurements/AskedReading'
@@ -13,7 +14,7 @@ import { HearHum } from './HearHum'
 import { Text } from '../../parts/Text'
 import { usePrint } from '../../parts/usePrint'
 import { goToField } from '../../state/goToField'
-import { useMeasured, usePlan } from '../../state/openPlan'
+import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 
 const HUM = 'Belt, plucked'
@@ -21,11 +22,11 @@ const HUM = 'Belt, plucked'
 /** What must be made or moved for motor and pulley, with sizes, and how tight the belt should be. */
 export function MountSheet() {
   const plan = usePlan()
-  const measured = useMeasured()
   const units = useUnits()
   const { readings } = useReadings()
   const heard = readings.filter((r) => r.kind === 'belt-hum').at(-1)?.value
-  const mount = useMemo(() => mountOf(plan, measured, heard), [plan, measured, heard])
+  const conversion = useConversion()
+  const mount = useMemo(() => mountOf(conversion.facts, conversion.evaluation.figures, heard), [conversion, heard])
   const { fit } = plan.mount
   const save = (as: 'svg' | 'dxf' | 'pdf') =>
     mount.made &&

@@ -2,25 +2,22 @@ import { stopMapOf, turnsToRest, type StopLine, type StopMap } from '@zesty/core
 import { fieldAt } from '@zesty/core'
 import { line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { Labelled } from '../../parts/Labelled'
 import { usePrint } from '../../parts/usePrint'
 import { useWidth } from '../../parts/useWidth'
 import { goToField } from '../../state/goToField'
-import { useChange, useMeasured, usePlan } from '../../state/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 import { useRunIn } from '../../parts/useRunIn'
 
 /** Seconds to standstill over speed by each way, with the limits under which a stop must not fall. */
 export function StopMapSheet() {
-  const plan = usePlan()
-  const measured = useMeasured()
+  const { facts } = useConversion()
   const { maps } = useRunIn()
   const [at, setAt] = useState(0)
   const chosen = maps[Math.min(at, maps.length - 1)]
-  const map = useMemo(
-    () => chosen && stopMapOf(plan, measured, chosen.positionId, chosen.holder),
-    [plan, measured, chosen],
-  )
+  const map = useMemo(() => chosen && stopMapOf(facts, chosen.positionId, chosen.holder), [facts, chosen])
   if (!chosen || !map) return null
   return (
     <section className="sheet mt-3" aria-labelledby="map">

@@ -1,5 +1,5 @@
-import { evaluate } from '@zesty/core'
-import { cardOf, cardText } from '@zesty/core/settings'
+import { conversion } from '@zesty/core'
+import { card as cardPart, cardText } from '@zesty/core/settings'
 import { momentOf } from '../../parts/moment'
 import { api, problemText } from '../../state/api'
 import { useConversionId } from '../../state/openPlan'
@@ -19,7 +19,7 @@ export default function CardOfDay({ day }: { day: string }) {
       </p>
     )
   if (!data) return <p className="lead pb-3">Fetching that day</p>
-  const card = cardOf(data.plan, evaluate(data.plan).settings)
+  const card = conversion(data.plan).of(cardPart)
   return (
     <>
       <p className="text-[15px] text-ink-2">

@@ -1,13 +1,11 @@
 import { jumperChoices } from '@zesty/core/manual'
 import { jumperPositions } from '@zesty/core/settings'
-import { useMemo } from 'react'
 import { JumperPicture } from '../../drawings/JumperPicture'
-import { usePlan } from '../../state/openPlan'
+import { useConversion } from '../../parts/useConversion'
 
 /** Jumpers, straps and switches inside: the position that this plan wants, drawn. They are set before anything is typed. */
 export function JumperSheet() {
-  const plan = usePlan()
-  const wanted = useMemo(() => jumperPositions(plan), [plan])
+  const wanted = useConversion().of(jumperPositions)
   if (wanted.length === 0) return null
   return (
     <section className="sheet mb-3" aria-labelledby="jumpers">

@@ -1,13 +1,15 @@
 import { commandedOf, registerScales, registersOf } from '@zesty/core/hearts'
 import { printNumber, set } from '@zesty/core'
 import { useMemo } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { FieldsOf } from '../../parts/FieldsOf'
 import { useChange, usePlan } from '../../state/openPlan'
 
 /** Registers of a drive that is commanded over a bus: what is written for a speed, and how that is proved. */
 export function RegisterSheet() {
   const plan = usePlan()
-  const { words } = useMemo(() => commandedOf(plan), [plan])
+  const { facts } = useConversion()
+  const { words } = useMemo(() => commandedOf(facts), [facts])
   const change = useChange()
   if (plan.controls.reference !== 'serial') return null
   const { speedRegister, commandRegister, stateRegister, registerScale, registerMost } = registersOf(plan)

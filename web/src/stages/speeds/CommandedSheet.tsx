@@ -2,6 +2,7 @@ import { printNumber, set } from '@zesty/core'
 import { commandedOf, isCommanded, MOST_COMMAND_READINGS, type CommandReading } from '@zesty/core/hearts'
 import { Plus } from 'lucide-react'
 import { useMemo, type ReactNode } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { SelectField } from '../../parts/ChoiceField'
 import { FieldsOf } from '../../parts/FieldsOf'
 import { newId } from '../../parts/newId'
@@ -17,7 +18,8 @@ export function CommandedSheet() {
   const plan = usePlan()
   const change = useChange()
   const measured = useMeasured()
-  const { ranges } = useMemo(() => commandedOf(plan, measured), [plan, measured])
+  const { facts } = useConversion()
+  const { ranges } = useMemo(() => commandedOf(facts), [facts])
   const kept = plan.commanded.readings === undefined ? (measured.commands?.length ?? 0) : 0
   const readings = plan.commanded.readings ?? []
   const positions = Object.fromEntries(plan.survey.positions.map((p, i) => [p.id, p.name ?? `Position ${i + 1}`]))

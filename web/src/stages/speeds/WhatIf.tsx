@@ -1,22 +1,22 @@
-import type { Measured } from '@zesty/core/measurements'
-import { applyPatch, evaluate, isCovered, printQuantity, messageText, type Plan } from '@zesty/core'
+import { isCovered, printQuantity, messageText, type Conversion } from '@zesty/core'
 import { takeCombination, type Combination } from '@zesty/core/search'
 import { speedMap } from '@zesty/core/speeds'
 import { useMemo } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { DifferenceTable } from '../../parts/DifferenceTable'
-import { useChange, useMeasured, usePlan } from '../../state/openPlan'
+import { useChange, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 import { connectionWords, pulleyWords } from './combinationWords'
 
 /** One way found, beside the present plan: the chain of both, the jobs, and what it would change. */
 export function WhatIf({ found, onTaken }: { found: Combination; onTaken: () => void }) {
   const plan = usePlan()
-  const measured = useMeasured()
   const units = useUnits()
   const change = useChange()
   const patch = useMemo(() => takeCombination(plan, found), [plan, found])
-  const tried = useMemo(() => applyPatch(plan, patch), [plan, patch])
-  const [now, then] = useMemo(() => [sideOf(plan, measured), sideOf(tried, measured)], [plan, tried, measured])
+  const conversion = useConversion()
+  const tried = useMemo(() => conversion.tried(patch), [conversion, patch])
+  const [now, then] = useMemo(() => [sideOf(conversion), sideOf(tried)], [conversion, tried])
   const rows = now.evaluation.chain.map((link, i) => ({
     name: link.name,
     now: messageText(link.headline, units),
@@ -63,7 +63,7 @@ export function WhatIf({ found, onTaken }: { found: Combination; onTaken: () => 
       </table>
       <details className="mt-1">
         <summary className="min-h-11 content-center font-semibold">What it changes in the plan</summary>
-        <DifferenceTable before={plan} after={tried} headings={['Now', 'Then']} />
+        <DifferenceTable before={plan} after={tried.plan} headings={['Now', 'Then']} />
       </details>
       <button
         type="button"
@@ -79,8 +79,7 @@ export function WhatIf({ found, onTaken }: { found: Combination; onTaken: () => 
   )
 }
 
-function sideOf(plan: Plan, measured: Measured) {
-  const evaluation = evaluate(plan, undefined, measured)
+function sideOf({ plan, evaluation }: Conversion) {
   const map = speedMap(plan, evaluation)
   return {
     evaluation,

@@ -8,8 +8,10 @@ import {
   whereItStopped,
   type BuildStep,
   type Wiring,
+  sheets,
 } from '@zesty/core/wiring'
 import { useId, useMemo, useState } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { DrawingView } from '../../drawings/DrawingView'
 import { useReadings } from '../../measurements/useReadings'
 import { newId } from '../../parts/newId'
@@ -18,7 +20,6 @@ import { useChange, usePlan } from '../../state/openPlan'
 import { DayField } from '../../parts/DayField'
 import { today } from '../../parts/today'
 import { LooseEnds } from './LooseEnds'
-import { sheetsOnce } from './sheetsOnce'
 import { StepWires } from './StepWires'
 import { useSteps } from '../../parts/useSteps'
 import { StepReadings } from './StepReadings'
@@ -26,7 +27,7 @@ import { StepReadings } from './StepReadings'
 /** The work, one step at a time, from the parcel to a machine that may be used. */
 export function BuildSheet({ wiring }: { wiring: Wiring }) {
   const plan = usePlan()
-  const steps = useSteps(wiring)
+  const steps = useSteps()
   const [at, setAt] = useState<string>()
   const stepField = useId()
   const current = steps.find(({ id }) => id === at) ?? whereItStopped(plan, steps) ?? steps.at(-1)
@@ -265,7 +266,8 @@ function Step({
 /** The sheet that has most of the step's wires, those in full colour. */
 function StepPicture({ wiring, step }: { wiring: Wiring; step: BuildStep }) {
   const only = useMemo(() => new Set(step.wires), [step])
-  const best = sheetsOnce(wiring)
+  const best = useConversion()
+    .of(sheets)
     .map((s) => ({ s, count: s.layout.paths.filter((p) => only.has(p.wire.key)).length }))
     .sort((a, b) => b.count - a.count)[0]
   if (!best || best.count === 0) return null

@@ -10,9 +10,11 @@ import {
   type PanelPlan,
   type Wire,
   type Wiring,
+  sheets as sheetsPart,
 } from '@zesty/core/wiring'
 import { Download, FileText, Maximize2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
+import { useConversion } from '../../parts/useConversion'
 import { DrawingView } from '../../drawings/DrawingView'
 import { useReadings } from '../../measurements/useReadings'
 import { Overlay } from '../../parts/Overlay'
@@ -21,7 +23,6 @@ import { useEvaluation } from '../../state/evaluation'
 import { notice } from '../../state/notice'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
-import { sheetsOnce } from './sheetsOnce'
 import { useSteps } from '../../parts/useSteps'
 import { useQuantityText } from './useQuantityText'
 
@@ -39,17 +40,18 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const [large, setLarge] = useState(false)
   const [making, setMaking] = useState(false)
   const units = useUnits()
-  const steps = useSteps(wiring)
+  const steps = useSteps()
   const { readings } = useReadings()
   const lossW = useEvaluation().figures['installation.lossW']?.value
   const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
+  const laidOut = useConversion().of(sheetsPart)
   const sheets = useMemo(
     (): Sheet[] => [
-      ...sheetsOnce(wiring).map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),
+      ...laidOut.map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),
       { id: 'box', name: 'Motor box', drawing: drawMotorBox(wiring) },
       { id: 'panel', name: 'Panel', drawing: panel.drawing },
     ],
-    [wiring, panel],
+    [laidOut, wiring, panel],
   )
   const sheet = sheets.find(({ id }) => id === open) ?? sheets[0]
   if (!sheet) return null

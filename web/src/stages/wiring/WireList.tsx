@@ -35,7 +35,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
   const [adding, setAdding] = useState(false)
   const [only, setOnly] = useState<'all' | 'not-tugged' | 'by-hand'>('all')
   const all = useMemo(() => scheduleOf(wiring), [wiring])
-  const steps = useSteps(wiring)
+  const steps = useSteps()
   const kept = plan.wiring.steps
   const tugged = useMemo(() => new Set(Object.values(kept ?? {}).flatMap((s) => s.tugged ?? [])), [kept])
   const rows = useMemo(

@@ -1,8 +1,9 @@
-import { shippedTables, type PlanningTables } from '../data/planningValues'
+import type { PlanningTables } from '../data/planningValues'
+import type { Evaluation } from '../evaluate/evaluation'
 import { severities, type Finding, type FindingId, type Remedy } from '../findings/finding'
 import type { Measured } from '../measurements/measured'
-import { applyPatch, type Plan } from '../plan'
-import { evaluator, type Evaluation } from './evaluate'
+import type { Plan } from '../plan'
+import { conversion, type Conversion } from './conversion'
 
 const judgementOf = (id: FindingId): string => id.split('/')[0] ?? id
 
@@ -27,33 +28,25 @@ function mends(finding: Finding, { step }: Remedy, before: Evaluation, after: Ev
 const isStopIn = ({ findings }: Evaluation, id: FindingId): boolean =>
   findings.some((f) => f.id === id && f.severity === 'stop')
 
-/**
- * The evaluation with only those remedies that were tried, each on the plan as it would be, and that mend. `judge` judges
- * the plans that are tried.
- */
-export function withTriedRemedies(
-  plan: Plan,
-  evaluation: Evaluation,
-  judge: (plan: Plan) => Evaluation = evaluator(),
-): Evaluation {
-  const findings = evaluation.findings.map((finding) => {
-    if (finding.remedies.length === 0) return finding
-    const remedies = finding.remedies.filter((remedy) =>
-      mends(finding, remedy, evaluation, judge(applyPatch(plan, remedy.patch))),
-    )
-    return { ...finding, remedies }
-  })
-  return { ...evaluation, findings }
-}
+/** Whether a remedy of a finding mends, tried on the machine as it would be. */
+export const isMended = (of: Conversion, finding: Finding, remedy: Remedy): boolean =>
+  mends(finding, remedy, of.evaluation, of.tried(remedy.patch).evaluation)
+
+/** The evaluation with only those remedies that were tried and that mend. Judges as many plans as there are remedies. */
+export const withTriedRemedies = (of: Conversion): Evaluation => ({
+  ...of.evaluation,
+  findings: of.evaluation.findings.map((finding) =>
+    finding.remedies.length === 0
+      ? finding
+      : { ...finding, remedies: finding.remedies.filter((remedy) => isMended(of, finding, remedy)) },
+  ),
+})
 
 /**
  * Everything the product says about a plan, and only remedies that were tried: what is shown to a person who does not
- * type. Takes as many times `evaluate` as there are remedies.
+ * type.
  *
  * @example advise(emptyPlan('Lathe')).findings.length // 0
  */
-export function advise(plan: Plan, tables: PlanningTables = shippedTables, measured?: Measured): Evaluation {
-  const judgeWith = evaluator(tables)
-  const judge = (tried: Plan) => judgeWith(tried, measured)
-  return withTriedRemedies(plan, judge(plan), judge)
-}
+export const advise = (plan: Plan, library?: PlanningTables, readings?: Measured): Evaluation =>
+  withTriedRemedies(conversion(plan, { library, readings }))
