@@ -5,20 +5,22 @@
  * line are beside each other, and no-cycles keeps them from needing one another.
  */
 const coreRooms = [
-  ['quantities', 'rules'],
+  ['quantities', 'rules', 'graph'],
   ['data'],
   ['drivetrain'],
   ['stages', 'drawing'],
-  ['manual', 'photos', 'log'],
+  ['manual', 'photos', 'log', 'readings'],
   ['plan'],
   ['motor', 'drive', 'supply', 'dc', 'cnc', 'workholding', 'cutting', 'controls', 'cost'],
-  ['wiring'],
+  ['measurements', 'wiring'],
   ['rulebook'],
   ['facts'],
+  ['commanded'],
   ['runIn', 'mount', 'axes'],
   ['findings'],
   ['evaluate'],
-  ['library', 'plate', 'report', 'dial', 'causes', 'speeds', 'compare', 'schematic', 'sequence'],
+  ['conversion'],
+  ['library', 'plate', 'report', 'dial', 'causes', 'speeds', 'compare', 'schematic', 'sequence', 'survey'],
   ['card'],
   ['papers'],
   ['search', 'http', 'formats'],
@@ -29,11 +31,20 @@ const coreRooms = [
 const webRooms = [
   ['state'],
   ['parts'],
-  ['drawings', 'library', 'workers'],
+  ['measurements', 'photos', 'devices', 'drawings', 'library', 'workers'],
   ['candidates'],
   ['stages', 'shop', 'conversion'],
   ['app'],
 ]
+
+/** Forbids a room that is not listed: nothing would be known of its arrows. @param {string} at @param {string[][]} rooms */
+const everyRoomListed = (at, rooms) => ({
+  name: `a-room-of-${at.split('/')[0]}-that-is-not-listed`,
+  comment: 'A new room is listed above, with those that it may stand on below it.',
+  severity: /** @type {const} */ ('error'),
+  from: { path: `^${at}/[^/]+/`, pathNot: `^${at}/(${rooms.flat().join('|')})/` },
+  to: {},
+})
 
 /** Forbids every arrow from a room to one above it. @param {string} at @param {string[][]} rooms */
 const nothingBackUp = (at, rooms) =>
@@ -87,6 +98,8 @@ export default {
       from: { path: '^server/src' },
       to: { path: '^(web|cli|tools|e2e)/' },
     },
+    everyRoomListed('core/src', coreRooms),
+    everyRoomListed('web/src', webRooms),
     ...nothingBackUp('core/src', coreRooms),
     ...nothingBackUp('web/src', webRooms),
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },

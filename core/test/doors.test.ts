@@ -34,7 +34,12 @@ function madeAt(file: ts.SourceFile, name: string): { at: ts.Node; isFunction: b
         if (made.getText() === name)
           return { at: statement, isFunction: initializer !== undefined && ts.isArrowFunction(initializer) }
     if (ts.isFunctionDeclaration(statement) && statement.name?.text === name) return { at: statement, isFunction: true }
-    if ((ts.isInterfaceDeclaration(statement) || ts.isTypeAliasDeclaration(statement)) && statement.name.text === name)
+    if (
+      (ts.isInterfaceDeclaration(statement) ||
+        ts.isTypeAliasDeclaration(statement) ||
+        ts.isClassDeclaration(statement)) &&
+      statement.name?.text === name
+    )
       return { at: statement, isFunction: false }
   }
   return undefined

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import { readingsCsv } from '../src/measurements/readingsCsv'
-import { readReadings } from '../src/measurements/readReadings'
-import type { Reading } from '../src/measurements/measurement'
+import { readingsCsv } from '../src/readings/readingsCsv'
+import { readReadings } from '../src/readings/readReadings'
+import type { Reading } from '../src/readings/measurement'
 
 const takenAt = '2026-03-01T10:00:00.000Z'
 const positions = [

@@ -1,6 +1,6 @@
 import { fitMeasurements } from '../src/measurements/fitMeasurements'
 import type { Measured } from '../src/measurements/measured'
-import type { Measurement } from '../src/measurements/measurement'
+import type { Measurement } from '../src/readings/measurement'
 
 type Told = Omit<Measurement, 'id' | 'takenAt'>
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Reading } from '../src/measurements/measurement'
+import type { Reading } from '../src/readings/measurement'
 import { applyPatch, set, type Patch, type Plan } from '../src/plan'
 import { answerStep, swapLeads } from '../src/sequence/answerStep'
 import { circuitOf } from '../src/sequence/circuitOf'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { median } from '../measurements/robust'
+import { median } from '../readings/robust'
 import { refuse, rule } from '../rules/rule'
 import { monotone } from './monotone'
 import { OF_SPAN, robustLine, theilSen, tooFar } from './theilSen'

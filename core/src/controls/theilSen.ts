@@ -1,4 +1,4 @@
-import { CUT_AT, median, TO_DEVIATION } from '../measurements/robust'
+import { CUT_AT, median, TO_DEVIATION } from '../readings/robust'
 
 /** A straight line through points, and how far those that belong may lie from it. */
 export interface Line {

@@ -45,10 +45,10 @@ export class Conversion {
     return judgements.flatMap((id) => this.graph.seen(saidBy(id)).findings)
   }
 
-  /** The same machine with a patch tried on it. */
+  /** The same machine with a patch tried on it, to be looked at and left. */
   tried(patch: Patch): Conversion {
     const { typed, measured, tables } = this.graph.given as Given
-    return conversion(applyPatch(typed, patch), { readings: measured, library: tables, before: this })
+    return conversion(applyPatch(typed, patch), { readings: measured, library: tables, before: this, once: true })
   }
 }
 
@@ -68,6 +68,8 @@ interface Beside {
   library?: PlanningTables | undefined
   /** The same machine a moment ago: what rests on nothing that has changed is taken over from it. It is not held on to. */
   before?: Conversion | undefined
+  /** Nobody will go on from it: what is read need not be noted, which is quicker. */
+  once?: boolean
 }
 
 /**
@@ -78,7 +80,7 @@ interface Beside {
  */
 export function conversion(
   typed: Plan,
-  { readings: measured = nothingMeasured, library: tables = shippedTables, before }: Beside = {},
+  { readings: measured = nothingMeasured, library: tables = shippedTables, before, once = false }: Beside = {},
 ): Conversion {
   const known = before?.graph.given as Given | undefined
   const { plan, fields } = withMeasured(asJudged(typed), measured)
@@ -92,7 +94,7 @@ export function conversion(
           tables,
         }
       : { typed, plan, measured, fields, tables }
-  return new Conversion(new Graph(given, known?.tables === tables ? before?.graph : undefined))
+  return new Conversion(new Graph(given, known?.tables === tables ? before?.graph : undefined, once))
 }
 
 /** The plan, with what did not change within its sections as it was. */

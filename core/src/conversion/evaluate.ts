@@ -6,4 +6,4 @@ import { conversion } from './conversion'
 
 /** The evaluation of a plan of which nothing else is asked. */
 export const evaluate = (plan: Plan, library?: PlanningTables, readings?: Measured): Evaluation =>
-  conversion(plan, { library, readings }).evaluation
+  conversion(plan, { library, readings, once: true }).evaluation

@@ -10,9 +10,9 @@ export {
   measurementKinds,
   type MeasurementKind,
   type Reading,
-} from '../measurements/measurement'
+} from '../readings/measurement'
 export { ofMachine } from '../measurements/ofMachine'
-export { readingsCsv } from '../measurements/readingsCsv'
-export { readReadings, type ReadingsRead } from '../measurements/readReadings'
+export { readingsCsv } from '../readings/readingsCsv'
+export { readReadings, type ReadingsRead } from '../readings/readReadings'
 export { withMeasured } from '../measurements/withMeasured'
-export { isOfRunIn, ofRunIn, takenKey } from '../measurements/runInReadings'
+export { isOfRunIn, ofRunIn, takenKey } from '../readings/runInReadings'

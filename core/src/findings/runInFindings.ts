@@ -1,5 +1,5 @@
 import { numberOf } from '../facts/figure'
-import type { MeasurementKind } from '../measurements/measurement'
+import type { MeasurementKind } from '../readings/measurement'
 import { messageText, message, rpm, type Message } from '../quantities'
 import { looseInPlan, refusedStates } from '../plan'
 import { isExpected, judgeRunIn, offBy } from '../runIn/reading'

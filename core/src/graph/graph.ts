@@ -65,7 +65,8 @@ export function givenValue(name: string, within: (key: string) => boolean = () =
 interface Made {
   value: unknown
   left: unknown
-  reads: Reads<Graph>
+  /** None of a graph that nobody goes on from. */
+  reads: Reads<Graph> | undefined
 }
 
 /** Given values, and parts made from them and from one another: each at most once, and only when somebody asks. */
@@ -86,6 +87,8 @@ export class Graph implements Reader<Graph> {
   constructor(
     readonly given: Readonly<Record<string, unknown>>,
     before?: Graph,
+    /** Nobody goes on from this one: nothing is noted. */
+    private readonly once = false,
   ) {
     this.old = before ? before.everything() : []
   }
@@ -161,7 +164,7 @@ export class Graph implements Reader<Graph> {
     this.making.add(part)
     try {
       this.reads = undefined
-      const made = old?.reads.standIn(this) === true ? old : this.run(part, old)
+      const made = old?.reads?.standIn(this) === true ? old : this.run(part, old)
       this.made[part.index] = made
       return made
     } finally {
@@ -171,7 +174,7 @@ export class Graph implements Reader<Graph> {
   }
 
   private run(part: Part, old: Made | undefined): Made {
-    const reads = new Reads<Graph>()
+    const reads = this.once ? undefined : new Reads<Graph>()
     this.reads = reads
     this.ran.push(part.name)
     const { value, left } = part.make(this, old?.left)

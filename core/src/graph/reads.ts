@@ -1,5 +1,7 @@
 import { isRecord } from './sameValue'
 
+const { is } = Object
+
 /** Where a thing that is read stands: a given value or something within it, a part. The same object in every graph. */
 export interface Source<G> {
   readonly name: string
@@ -40,12 +42,12 @@ export class Reads<G> {
       }
       if (isSame) continue
       if (key === LOOKED_INTO) {
-        isSame = Object.is(now, seen)
+        isSame = is(now, seen)
         if (!isSame && !isRecord(now)) return false
       } else if (key === WHOLE) {
-        isSame = Object.is(now, seen)
+        isSame = is(now, seen)
         if (!isSame) return false
-      } else if (!Object.is((now as Record<string, unknown>)[key as string], seen)) return false
+      } else if (!is((now as Record<string, unknown>)[key as string], seen)) return false
     }
     return true
   }

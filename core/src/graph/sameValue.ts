@@ -1,8 +1,12 @@
+// At hand, not looked up: these run thousands of times at every key.
+const { is, getPrototypeOf, prototype } = Object
+const { isArray } = Array
+
 /** Whether an object is a plain record: one that is compared, and watched, key by key. */
 export const isRecord = (value: unknown): value is Record<string, unknown> => {
   if (typeof value !== 'object' || value === null) return false
-  const proto: unknown = Object.getPrototypeOf(value)
-  return proto === Object.prototype || proto === null
+  const proto: unknown = getPrototypeOf(value)
+  return proto === prototype || proto === null
 }
 
 /**
@@ -12,10 +16,10 @@ export const isRecord = (value: unknown): value is Record<string, unknown> => {
  * @example sameValue({ a: [1] }, { a: [1] }) // true
  */
 export function sameValue(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true
+  if (is(a, b)) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
-  if (Array.isArray(a)) {
-    if (!Array.isArray(b) || a.length !== b.length) return false
+  if (isArray(a)) {
+    if (!isArray(b) || a.length !== b.length) return false
     for (let i = 0; i < a.length; i += 1) if (!sameValue(a[i], b[i])) return false
     return true
   }
@@ -46,7 +50,7 @@ function sameRecord(a: Record<string, unknown>, b: Record<string, unknown>): boo
  */
 export function keepSame<T>(old: unknown, next: T): T {
   if (sameValue(old, next)) return old as T
-  if (Array.isArray(old) && Array.isArray(next))
+  if (isArray(old) && isArray(next))
     return (next as unknown[]).map((item, i) => (sameValue(old[i], item) ? (old[i] as unknown) : item)) as T
   if (!isRecord(old) || !isRecord(next)) return next
   const kept: Record<string, unknown> = {}

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { measuredSchema } from '../measurements/measured'
-import { MOST_READINGS, readingSchema } from '../measurements/measurement'
+import { MOST_READINGS, readingSchema } from '../readings/measurement'
 
 /** A reading as it is kept. */
 export const measurementSchema = readingSchema.safeExtend({ id: z.uuid() })

@@ -1,6 +1,6 @@
 import { calibrationDial } from '../controls/calibrationDial'
 import type { MeasuredDial } from './measured'
-import type { FitReading } from './measurement'
+import type { FitReading } from '../readings/measurement'
 
 /** The newest so many of a position are looked at: the fit compares each with each. */
 const MOST_COMPARED = 200

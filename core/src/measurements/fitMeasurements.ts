@@ -1,7 +1,6 @@
 import { fitDial } from './fitDial'
 import {
   MOST_TAKEN,
-  MOST_TOLD,
   nothingMeasured,
   type Disagreement,
   type Measured,
@@ -9,13 +8,12 @@ import {
   type MeasuredCommand,
   type MeasuredPosition,
   type MeasuredStop,
-  type Sample,
-  type Series,
 } from './measured'
-import { WINDING_TO_FRAME, type FitReading } from './measurement'
+import { MOST_TOLD, type Sample, type Series } from '../readings/series'
+import { WINDING_TO_FRAME, type FitReading } from '../readings/measurement'
 import { MOST_COMMAND_READINGS } from '../plan/commanded'
-import { median, robust } from './robust'
-import { isOfRunIn, takenKey } from './runInReadings'
+import { median, robust } from '../readings/robust'
+import { isOfRunIn, takenKey } from '../readings/runInReadings'
 
 /** Two readings of one thing that differ by more than this share do not agree. */
 const AGREE = 0.05

@@ -1,24 +1,6 @@
 import { z } from 'zod'
 import { MOST_COMMAND_READINGS } from '../plan/commanded'
-
-/** Of outliers and pairs, so many are told; whoever has more has another trouble. */
-export const MOST_TOLD = 50
-
-/** One value of a series, and the reading that it comes from. */
-const sampleSchema = z.strictObject({ value: z.number(), id: z.string() })
-
-const seriesSchema = z.strictObject({
-  /** How many readings there are. */
-  count: z.number().int().min(1),
-  /** The middle one; an outlier does not move it. */
-  median: z.number(),
-  /** The least that belongs to the rest. */
-  least: z.number(),
-  /** Of two that do not agree neither is known to be right, so nothing rests on them. */
-  undecided: z.literal(true).optional(),
-  /** Readings that do not belong to the rest, farthest first. */
-  outliers: z.array(sampleSchema).max(MOST_TOLD),
-})
+import { MOST_TOLD, sampleSchema, seriesSchema } from '../readings/series'
 
 /** Two readings of one thing that do not agree, each by what it comes to. */
 const disagreementSchema = z.strictObject({
@@ -109,8 +91,6 @@ export const measuredSchema = z.strictObject({
   spindleHours: z.number().optional(),
 })
 
-export type Sample = z.output<typeof sampleSchema>
-export type Series = z.output<typeof seriesSchema>
 export type Disagreement = z.output<typeof disagreementSchema>
 export type MeasuredCoast = z.output<typeof coastSchema>
 export type MeasuredPosition = z.output<typeof positionSchema>

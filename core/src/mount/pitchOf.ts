@@ -3,6 +3,8 @@ const LOWEST = 15
 const HIGHEST = 400
 /** How much of the sound must repeat itself to be a note. */
 const CLEAR = 0.6
+/** Share of the clearest at which a hill is as good as it. */
+const NEARLY = 0.92
 
 /**
  * The lowest note in a piece of sound: the shortest time after which it is most like itself. Undefined where nothing
@@ -29,12 +31,16 @@ export function pitchOf(samples: ArrayLike<number>, perSecond: number): number |
   }
   const best = like.reduce((most, value) => Math.max(most, value), 0)
   if (best < CLEAR) return undefined
-  // The first peak that is nearly as clear as the clearest: later ones are whole numbers of turns.
+  // The first hill that is nearly as clear as the clearest: later ones are whole numbers of turns. Its top is the clearest on
+  // it: noise makes small peaks on the way up.
+  let top: number | undefined
   for (let lag = shortest; lag <= longest; lag += 1) {
-    const [before, at, after] = [like[lag - 1] ?? 0, like[lag] ?? 0, like[lag + 1] ?? 0]
-    if (at < best * 0.92 || at < before || at < after) continue
-    const bend = before - 2 * at + after
-    return perSecond / (lag + (bend === 0 ? 0 : (before - after) / (2 * bend)))
+    const at = like[lag] ?? 0
+    if (at >= best * NEARLY) top = top === undefined || at > (like[top] ?? 0) ? lag : top
+    else if (top !== undefined) break
   }
-  return undefined
+  if (top === undefined) return undefined
+  const [before, at, after] = [like[top - 1] ?? 0, like[top] ?? 0, like[top + 1] ?? 0]
+  const bend = before - 2 * at + after
+  return perSecond / (top + (bend === 0 ? 0 : (before - after) / (2 * bend)))
 }

@@ -3,7 +3,7 @@ import { symptoms } from '../log/symptoms'
 import { upkeepOf } from '../log/upkeep'
 import { upkeepTasksOf } from '../sequence/upkeepTasksOf'
 import { inUseSince } from '../plan'
-import { measurementKinds } from '../measurements/measurement'
+import { measurementKinds } from '../readings/measurement'
 import { part, table, words, type PaperPart } from './paper'
 import type { PaperSource } from './source'
 

@@ -1,7 +1,7 @@
 import { steps } from '../card/steps'
 import type { Conversion } from '../conversion/conversion'
 import type { LogEntry } from '../log/logEntry'
-import type { Measurement } from '../measurements/measurement'
+import type { Measurement } from '../readings/measurement'
 import { looseEndsOf } from '../sequence/looseEnds'
 import { tasksOf, type Task } from '../sequence/tasks'
 import { partsOf, toolsOf } from '../wiring/parts'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { MOST_READINGS, readingSchema, type Reading } from '../measurements/measurement'
+import { MOST_READINGS, readingSchema, type Reading } from '../readings/measurement'
 import { carriedEntrySchema, MOST_ENTRIES, type CarriedEntry } from '../log/logEntry'
 import { carriedPhotosSchema, type CarriedPhoto } from '../photos/photo'
 import { faultsOf, firstFaults, type Fault, type Outcome } from '../rules/rule'

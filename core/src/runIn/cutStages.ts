@@ -1,6 +1,6 @@
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
-import { ofRunIn, takenKey } from '../measurements/runInReadings'
+import { ofRunIn, takenKey } from '../readings/runInReadings'
 import { fanCooling, temperatureRise } from '../motor'
 import { amount, message } from '../quantities'
 import { workedPositions } from './beltStages'

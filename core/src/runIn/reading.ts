@@ -1,4 +1,4 @@
-import { measurementKinds, type MeasurementKind, type Reading } from '../measurements/measurement'
+import { measurementKinds, type MeasurementKind, type Reading } from '../readings/measurement'
 import type { PlanPath } from '../plan'
 import type { ShownFigure, Working } from './working'
 import { message, percent, printQuantity, type Dimension, type Message } from '../quantities'

@@ -1,5 +1,5 @@
 import type { Facts } from '../facts/facts'
-import { takenKey } from '../measurements/runInReadings'
+import { takenKey } from '../readings/runInReadings'
 import { heartOf } from '../plan'
 import { bareStages } from './bareStage'
 import { beltStages, holderStages } from './beltStages'

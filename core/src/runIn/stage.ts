@@ -1,7 +1,7 @@
 import type { Facts } from '../facts/facts'
 import { numberOf, type FigureState } from '../facts/figure'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
-import { ofRunIn } from '../measurements/runInReadings'
+import { ofRunIn } from '../readings/runInReadings'
 import { amps as ampsOf, hertz, message, rpm, seconds, volts as voltsOf } from '../quantities'
 import { rpmAtHertz } from '../motor'
 import { actingValue } from '../facts/settings/settingsFacts'

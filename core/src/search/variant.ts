@@ -2,13 +2,13 @@ import { fluxLimits } from '../data/fluxLimits'
 import { takeDrive, takeMotor } from '../plan/takePlate'
 import { plateOf, voltsFor } from '../motor/leadConnections'
 import { planningValues } from '../data/planningValues'
-import type { Conversion } from '../conversion/conversion'
+import { conversion, type Conversion } from '../conversion/conversion'
 import { numberOf } from '../facts/figure'
 import type { JudgementId } from '../findings/judge'
 import type { TorqueCurve } from '../facts/motor/torquePoint'
 import { motorCeilingHz } from '../facts/settings/highestHertz'
 import { rpmAtHertz } from '../motor'
-import { set, type Patch } from '../plan'
+import { applyPatch, set, type Patch } from '../plan'
 import { sameNominal } from '../quantities'
 import type { DriveChoice, MotorChoice, SearchSpace } from './space'
 import type { SearchCriteria } from './searchCriteria'
@@ -73,11 +73,12 @@ export function pairing(machine: Conversion, space: SearchSpace, criteria: Searc
     return ceilings.get(drive)
   }
   // What jobs, belts and chucks ask is judged train by train; motor and drive are judged without them.
-  const bare = machine.tried([set('survey.positions', []), set('survey.jobs', []), set('survey.holders', [])])
+  const goneOn = (from: Conversion, patch: Patch) => conversion(applyPatch(from.plan, patch), { before: from })
+  const bare = goneOn(machine, [set('survey.positions', []), set('survey.jobs', []), set('survey.holders', [])])
   // What is known of a motor is worked out once: the pairs come motor by motor.
   let last: { motor: MotorChoice; on: Conversion } | undefined
   const withMotor = (motor: MotorChoice): Conversion => {
-    if (last?.motor !== motor) last = { motor, on: bare.tried(motorPatch(motor)) }
+    if (last?.motor !== motor) last = { motor, on: goneOn(bare, motorPatch(motor)) }
     return last.on
   }
   return (motor: MotorChoice, drive: DriveChoice): Variant | Unfit => {

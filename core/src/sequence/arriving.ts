@@ -1,4 +1,4 @@
-import { WINDING_TO_FRAME } from '../measurements/measurement'
+import { WINDING_TO_FRAME } from '../readings/measurement'
 import type { Plan } from '../plan'
 import type { Wire, WireGroup, Wiring } from '../wiring/model'
 import { endNames } from '../wiring/schedule'

@@ -1,4 +1,4 @@
-import type { Reading } from '../measurements/measurement'
+import type { Reading } from '../readings/measurement'
 import { looseInPlan, type LooseEnd, type Plan } from '../plan'
 import type { Wiring } from '../wiring/model'
 import { circuitOf } from './circuitOf'

@@ -1,4 +1,4 @@
-import { measurementKinds, type MeasurementKind, type Reading } from '../measurements/measurement'
+import { measurementKinds, type MeasurementKind, type Reading } from '../readings/measurement'
 import type { Dimension } from '../quantities'
 
 export const buildParts = {

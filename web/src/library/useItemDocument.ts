@@ -3,7 +3,7 @@ import { type LibraryItem, type TableKind } from '@zesty/core/library'
 import { useMemo, useRef, useState } from 'react'
 import { api, problemText } from '../state/api'
 import type { KeptOf } from '../state/useItems'
-import type { TypedText } from '../state/planSlice'
+import type { TypedText } from '../state/typedTexts'
 import type { FieldDocument } from '../parts/fieldDocument'
 
 /** Items whose fields are a plan's. */

@@ -2,7 +2,8 @@ import { fieldIn, isOfHeart, setField, valueAt, type Patch, type PlanField, type
 import { createContext, useCallback, useContext } from 'react'
 import { useAppDispatch, useAppSelector, useAppStore } from '../state/store'
 import { selectPlan, useChange } from '../state/openPlan'
-import { typedRead, typedUnread, type TypedText, type TypedTexts } from '../state/planSlice'
+import { typedRead, typedUnread } from '../state/planSlice'
+import type { TypedText, TypedTexts } from '../state/typedTexts'
 
 /** A plan-shaped document that fields edit in place of the open plan, such as an item of the library. */
 export interface FieldDocument {

@@ -1,7 +1,7 @@
 import { readPlan, type Plan } from '@zesty/core'
 import { browserStorage } from './browserStorage'
 import { draftKey, readDraftKey } from './draftKeys'
-import type { OpenPlan, TypedTexts } from './planSlice'
+import type { TypedTexts } from './typedTexts'
 import { tab } from './tab'
 
 /** What is not on the server yet, kept in the browser so that a closed tab or a dead server loses nothing. */
@@ -20,12 +20,22 @@ export interface Draft {
 
 const keyOf = ({ conversionId, tab: of }: Pick<Draft, 'conversionId' | 'tab'>) => draftKey(conversionId, of)
 
+/** What is open, as far as it may be held in the browser. */
+interface Held {
+  id: string
+  revision: number
+  plan: Plan
+  /** As the server has it. */
+  keptPlan: Plan
+  typed: TypedTexts
+}
+
 /** Whether the server has everything that was typed. */
-export const isOnServer = ({ plan, keptPlan, typed }: OpenPlan): boolean =>
+export const isOnServer = ({ plan, keptPlan, typed }: Pick<Held, 'plan' | 'keptPlan' | 'typed'>): boolean =>
   plan === keptPlan && Object.keys(typed).length === 0
 
 /** Whether everything that is not on the server is kept in this browser now. */
-export function writeDraft(open: OpenPlan): boolean {
+export function writeDraft(open: Held): boolean {
   const { id, revision, plan, keptPlan, typed } = open
   const own = { conversionId: id, tab }
   if (isOnServer(open)) {

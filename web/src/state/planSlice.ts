@@ -13,6 +13,7 @@ import {
 import { type Conversion } from '@zesty/core/http'
 import type { Measured } from '@zesty/core/measurements'
 import type { Draft } from './draft'
+import type { TypedText, TypedTexts } from './typedTexts'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One press that can be taken back: what it did and what undoes it. */
@@ -29,19 +30,10 @@ export type Keeping =
   | { state: 'waiting'; why: string }
   | { state: 'refused'; why: string }
 
-/** Text typed into a field that does not read yet; it stays until it does. */
-export interface TypedText {
-  text: string
-  message: string
-}
-
 /** A field whose value the server does not take: what stands there, and why not. */
 export interface RefusedField extends TypedText {
   path: PlanPath
 }
-
-/** By the field they were typed in. */
-export type TypedTexts = Partial<Record<PlanPath, TypedText>>
 
 export interface OpenPlan {
   id: string

@@ -1,6 +1,6 @@
 import { cuttingSpeed } from '../../cutting/cuttingSpeed'
 import { ratioFromSpeeds } from '../../drivetrain'
-import type { Series } from '../../measurements/measured'
+import type { Series } from '../../readings/series'
 import { readingsOf } from '../../measurements/withMeasured'
 import { synchronousSpeed } from '../../motor'
 import type { Position, PositionPath } from '../../plan'

@@ -1,6 +1,6 @@
 import type { Facts } from '../../facts/facts'
 import { numberOf } from '../../facts/figure'
-import { takenKey } from '../../measurements/runInReadings'
+import { takenKey } from '../../readings/runInReadings'
 import { motorAt } from '../motorAt'
 import type { RunInReading } from '../reading'
 import type { RunInStage } from '../stage'

@@ -4,7 +4,7 @@ import { Mark } from '../../parts/Mark'
 import { Text } from '../../parts/Text'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
-import { useLooseEnds } from '../../parts/useLooseEnds'
+import { useLooseEnds } from '../../measurements/useLooseEnds'
 
 /** How far the machine is: done only without a stop and without a loose end; in use with those named that are no stop. */
 export function StateSheet() {

@@ -1,7 +1,7 @@
 import { looseEndsOf, type LooseEnd } from '@zesty/core/wiring'
-import { useReadings } from '../measurements/useReadings'
-import { useSteps } from './useSteps'
-import { useWiring } from './useWiring'
+import { useReadings } from './useReadings'
+import { useSteps } from '../parts/useSteps'
+import { useWiring } from '../parts/useWiring'
 import { usePlan } from '../state/openPlan'
 
 /** What is temporary, left for later, or was proved on a wiring that has been changed since. */

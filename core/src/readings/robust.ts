@@ -1,4 +1,4 @@
-import { MOST_TOLD, type Sample, type Series } from './measured'
+import { MOST_TOLD, type Sample, type Series } from './series'
 
 /** To bring the median of the deviations to a standard deviation, of what is spread as a bell is. */
 export const TO_DEVIATION = 1.4826
