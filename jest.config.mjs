@@ -29,11 +29,11 @@ export default {
   testTimeout: 60_000,
   projects: [
     {
-      ...common,
+      // In plain Node, with tools/jest/register.mjs before it: `./zesty check core`.
       displayName: 'core',
       rootDir: 'core',
-      testEnvironment: 'node',
-      moduleNameMapper: {},
+      runner: 'jest-light-runner',
+      extensionsToTreatAsEsm: ['.ts'],
       testMatch: ['<rootDir>/test/**/*.test.ts'],
     },
     {

@@ -1,6 +1,8 @@
 // @ts-check
-import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import { closeSync, existsSync, mkdirSync, openSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { throwAwayCluster } from './cluster.mjs'
 import { demoServer } from './demoServer.mjs'
 import { localPath, root } from './paths.mjs'
@@ -19,9 +21,12 @@ function jestCount(file) {
   return { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites }
 }
 
-/** @param {string[]} projects @param {NodeJS.ProcessEnv} [env] */
-async function jest(projects, env = {}) {
-  const report = localPath('reports', `jest-${projects.join('-')}.json`)
+/**
+ * One of Jest's projects. Two lanes run beside each other, so each has one worker.
+ * @param {'core' | 'server' | 'web'} project @param {NodeJS.ProcessEnv} [env] @param {string[]} [only] files whose tests are run; all where none are named
+ */
+async function jest(project, env = {}, only) {
+  const report = localPath('reports', `jest-${project}.json`)
   rmSync(report, { force: true })
   const code = await runShown(
     process.execPath,
@@ -30,13 +35,14 @@ async function jest(projects, env = {}) {
       '--disable-warning=ExperimentalWarning',
       npmBin('jest'),
       '--selectProjects',
-      ...projects,
+      project,
       '--json',
       `--outputFile=${report}`,
       '--silent',
       // A test's record that is missing fails; it is written on purpose alone.
       '--ci',
-      '--maxWorkers=2',
+      '--maxWorkers=1',
+      ...(only ? ['--passWithNoTests', '--findRelatedTests', ...only] : []),
     ],
     { env: { ...process.env, ...env } },
   )
@@ -44,41 +50,64 @@ async function jest(projects, env = {}) {
   return code !== 0 && count.failed === 0 ? { ...count, failed: 1 } : count
 }
 
-const typeProjects = ['core', 'core/test', 'pdf', 'cli', 'tools', 'server', 'web', 'e2e']
+/** The tests of core run in plain Node: see tools/jest/register.mjs. @param {string[]} [only] */
+const coreTests = (only) =>
+  jest('core', { NODE_OPTIONS: `--import ${pathToFileURL(join(root, 'tools/jest/register.mjs')).href}` }, only)
 
-/** @type {Record<string, {says: string, onlyNamed?: boolean, run: (named: boolean) => Promise<Count>}>} */
+const typeProjects = ['core/test', 'cli', 'tools', 'server', 'web', 'e2e']
+
+/**
+ * What is checked. `needs` must have ended well before; `cores` is how many it keeps busy; `seconds` about how long it
+ * takes, so that the long ones begin first.
+ * @typedef {{says: string, seconds: number, cores?: 2, needs?: string[], onlyNamed?: boolean, run: (how: How) => Promise<Count>}} Step
+ * @typedef {{named: boolean, whole: boolean, only?: string[]}} How named: asked for by name; only: what was changed
+ */
+
+/** @type {Record<string, Step>} */
 const steps = {
   types: {
     says: 'type check of every part',
-    run: async () => {
-      let count = { passed: 0, failed: 0 }
-      for (const project of typeProjects)
-        count = sum(
-          count,
-          asOne(await runShown(process.execPath, [join(root, 'node_modules/typescript-7/bin/tsc'), '-p', project])),
-        )
-      return count
-    },
+    seconds: 60,
+    run: async () =>
+      asOne(
+        await runShown(process.execPath, [join(root, 'node_modules/typescript-7/bin/tsc'), '--build', ...typeProjects]),
+      ),
   },
   lint: {
     says: 'lint with types',
-    run: async () =>
+    seconds: 140,
+    run: async ({ only }) =>
       asOne(
         await runShown(npmBin('eslint'), [
-          '.',
+          ...(only?.filter(isScript) ?? ['.']),
           '--cache',
           '--cache-location',
           localPath('eslint-cache'),
           '--max-warnings=0',
+          '--no-warn-ignored',
+          '--pass-on-no-patterns',
         ]),
       ),
   },
   format: {
     says: 'formatting',
-    run: async () => asOne(await runShown(npmBin('prettier'), ['--check', '--log-level', 'warn', '.'])),
+    seconds: 20,
+    run: async () =>
+      asOne(
+        await runShown(npmBin('prettier'), [
+          '--check',
+          '--log-level',
+          'warn',
+          '--cache',
+          '--cache-location',
+          localPath('prettier-cache'),
+          '.',
+        ]),
+      ),
   },
   imports: {
-    says: 'import directions and cycles',
+    says: 'import directions, cycles and rooms',
+    seconds: 20,
     run: async () =>
       asOne(
         await runShown(npmBin('depcruise'), [
@@ -94,18 +123,27 @@ const steps = {
         ]),
       ),
   },
-  unit: { says: 'core and page, without a browser', run: () => jest(['core', 'web']) },
+  core: { says: 'core', seconds: 250, run: ({ only }) => coreTests(only) },
+  page: { says: 'the page, without a browser', seconds: 250, run: ({ only }) => jest('web', {}, only) },
   docs: {
     says: 'generated pages are fresh',
+    seconds: 3,
+    needs: ['build'],
     run: async () => asOne(await runShown(process.execPath, [join(root, 'tools/main.mjs'), 'docs', '--check'])),
   },
-  cli: { says: 'the command line as a person types it, and the tools', run: () => nodeTests() },
+  cli: {
+    says: 'the command line as a person types it, and the tools',
+    seconds: 30,
+    needs: ['build'],
+    run: () => nodeTests(),
+  },
   server: {
     says: 'the server against a real PostgreSQL',
+    seconds: 100,
     run: async () => {
       const cluster = await throwAwayCluster()
       try {
-        return await jest(['server'], { ZESTY_TEST_DATABASE_URL: cluster.urls.admin })
+        return await jest('server', { ZESTY_TEST_DATABASE_URL: cluster.urls.admin })
       } finally {
         await cluster.remove()
       }
@@ -113,6 +151,7 @@ const steps = {
   },
   build: {
     says: 'the command line, the server and the page',
+    seconds: 30,
     run: async () => {
       ensureCommandLine()
       ensureApplication()
@@ -121,18 +160,30 @@ const steps = {
   },
   formats: {
     says: 'published formats, held against programs of others',
+    seconds: 30,
+    needs: ['build'],
     run: async () => (await import('./formats.mjs')).formats(),
   },
   lighthouse: {
     says: 'Lighthouse on the built application, only when named: its times want a quiet machine',
+    seconds: 60,
+    cores: 2,
     onlyNamed: true,
     run: async () => (await import('./lighthouse.mjs')).audits(),
   },
   campaign: {
     says: 'kills, cut-off starts, a lost database, spoiled input; two minutes of it unless named',
-    run: async (named) => (await import('./campaign.mjs')).campaign(named ? 'whole' : 'short'),
+    seconds: 120,
+    needs: ['build'],
+    run: async ({ named, whole }) => (await import('./campaign.mjs')).campaign(named || whole ? 'whole' : 'short'),
   },
-  e2e: { says: 'the built application in a browser', run: () => playwright() },
+  e2e: {
+    says: 'the built application in a browser',
+    seconds: 400,
+    cores: 2,
+    needs: ['build'],
+    run: () => playwright(),
+  },
 }
 
 /** The command line is tested from outside, by Node's own runner. @returns {Promise<Count>} */
@@ -188,39 +239,137 @@ function showPages() {
 /** @param {Count} a @param {Count} b */
 const sum = (a, b) => ({ passed: a.passed + b.passed, failed: a.failed + b.failed })
 
-/** Everything, or the steps named. The last line is the count. @param {string[]} args */
+const QUICK = ['types', 'lint', 'format', 'imports', 'core', 'page']
+const isScript = (/** @type {string} */ file) => /\.(?:ts|tsx|mjs)$/.test(file)
+
+/** Files that are not as they were committed, or of the last commit where all are; those that are still there. */
+function changedFiles() {
+  const git = (/** @type {string[]} */ ...args) =>
+    spawnSync('git', args, { cwd: root, encoding: 'utf8' }).stdout.split('\n').filter(Boolean)
+  const open = [...git('diff', '--name-only', 'HEAD'), ...git('ls-files', '--others', '--exclude-standard')]
+  return (open.length > 0 ? open : git('diff', '--name-only', 'HEAD~1')).filter((file) => existsSync(join(root, file)))
+}
+
+/** Runs one step here; its count goes where `inLanes` finds it. @param {string} name @param {How} how */
+async function runOne(name, how) {
+  let count
+  try {
+    count = await steps[name]?.run(how)
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error)
+  }
+  writeFileSync(countFile(name), JSON.stringify(count ?? { passed: 0, failed: 1 }))
+}
+
+const countFile = (/** @type {string} */ name) => localPath('reports', `step-${name}.json`)
+
+/** Runs a step in a process of its own, and shows what it said when it has ended. @param {string} name @param {string[]} flags */
+async function inOwnProcess(name, flags) {
+  rmSync(countFile(name), { force: true })
+  const log = localPath('reports', `step-${name}.log`)
+  const out = openSync(log, 'w')
+  const began = Date.now()
+  const child = spawn(process.execPath, [join(root, 'tools/main.mjs'), 'check', `--one=${name}`, ...flags], {
+    cwd: root,
+    stdio: ['ignore', out, out],
+  })
+  await new Promise((resolve) => child.on('close', resolve))
+  closeSync(out)
+  const seconds = (Date.now() - began) / 1000
+  /** @type {Count} */
+  const count = existsSync(countFile(name))
+    ? JSON.parse(readFileSync(countFile(name), 'utf8'))
+    : { passed: 0, failed: 1 }
+  console.log(`\n== ${name}: ${steps[name]?.says}`)
+  process.stdout.write(readFileSync(log, 'utf8'))
+  console.log(`== ${name}: ${count.passed} passed, ${count.failed} failed, ${seconds.toFixed(1)} s`)
+  return { ...count, seconds }
+}
+
+/** Two steps beside each other, as the cores allow, the longest first. @param {string[]} names @param {string[]} flags */
+async function inLanes(names, flags) {
+  const waiting = [...names].sort((a, b) => (steps[b]?.seconds ?? 0) - (steps[a]?.seconds ?? 0))
+  /** @type {Map<string, Count & {seconds: number}>} */
+  const done = new Map()
+  /** @type {Map<string, Promise<void>>} */
+  const running = new Map()
+  let free = LANES
+  const isReady = (/** @type {string} */ name) =>
+    (steps[name]?.needs ?? []).every((need) => !names.includes(need) || done.has(need)) &&
+    (steps[name]?.cores ?? 1) <= free
+  while (waiting.length > 0 || running.size > 0) {
+    // What others wait for goes first.
+    const ready = waiting.filter(isReady)
+    const next = ready.find((name) => waiting.some((w) => steps[w]?.needs?.includes(name))) ?? ready[0]
+    if (next === undefined) {
+      await Promise.race(running.values())
+      continue
+    }
+    waiting.splice(waiting.indexOf(next), 1)
+    const cores = steps[next]?.cores ?? 1
+    free -= cores
+    running.set(
+      next,
+      inOwnProcess(next, flags).then((count) => {
+        done.set(next, count)
+        running.delete(next)
+        free += cores
+      }),
+    )
+  }
+  return done
+}
+
+/**
+ * Everything, the steps named, `quick` (what a change can have broken) or `whole` (all repetitions). The last line is the count.
+ * @param {string[]} args
+ */
 export async function check(args) {
   if (args.includes('--list')) {
     for (const [name, { says }] of Object.entries(steps)) console.log(`${name.padEnd(8)} ${says}`)
     return
   }
-  const unknown = args.find((a) => !(a in steps))
+  const flags = args.filter((a) => a.startsWith('--') && !a.startsWith('--one='))
+  const one = args.find((a) => a.startsWith('--one='))?.slice('--one='.length)
+  mkdirSync(localPath('reports', '.'), { recursive: true })
+  if (one !== undefined) {
+    const only = flags.includes('--changed') ? changedFiles() : undefined
+    return runOne(one, {
+      named: flags.includes('--named'),
+      whole: flags.includes('--whole'),
+      ...(only ? { only } : {}),
+    })
+  }
+  const kind = ['quick', 'whole'].find((k) => args.includes(k))
+  const named = args.filter((a) => a !== kind && !a.startsWith('--'))
+  const unknown = named.find((a) => !(a in steps))
   if (unknown) throw new Trouble(`check has no step "${unknown}"; ./zesty check --list names them.`, 2)
   ensureDependencies()
-  mkdirSync(localPath('reports', '.'), { recursive: true })
-  let total = { passed: 0, failed: 0 }
-  /** @type {string[]} */
-  const failures = []
-  for (const [name, step] of Object.entries(steps)) {
-    if (args.length > 0 ? !args.includes(name) : step.onlyNamed) continue
-    console.log(`\n== ${name}: ${step.says}`)
-    const began = Date.now()
-    let count
-    try {
-      count = await step.run(args.length > 0)
-    } catch (error) {
-      console.error(error instanceof Error ? error.message : error)
-      count = { passed: 0, failed: 1 }
-    }
-    if (count.failed > 0) failures.push(name)
-    console.log(
-      `== ${name}: ${count.passed} passed, ${count.failed} failed, ${((Date.now() - began) / 1000).toFixed(1)} s`,
-    )
-    total = sum(total, count)
-  }
+  const began = Date.now()
+  const names =
+    named.length > 0
+      ? named
+      : kind === 'quick'
+        ? QUICK
+        : Object.keys(steps).filter((name) => steps[name]?.onlyNamed !== true)
+  if (kind === 'whole') process.env.ZESTY_EFFORT = 'whole'
+  const done = await inLanes(names, [
+    ...(named.length > 0 ? ['--named'] : []),
+    ...(kind === 'quick' ? ['--changed'] : []),
+    ...(kind === 'whole' ? ['--whole'] : []),
+  ])
+  console.log('\nSeconds of each step:')
+  for (const [name, { seconds }] of [...done].sort(([, a], [, b]) => b.seconds - a.seconds))
+    console.log(`  ${name.padEnd(10)}${seconds.toFixed(1).padStart(7)}`)
+  console.log(`  ${'all'.padEnd(10)}${((Date.now() - began) / 1000).toFixed(1).padStart(7)}`)
+  const failures = [...done].filter(([, { failed }]) => failed > 0).map(([name]) => name)
   if (failures.length > 0) {
     console.log(`\nFailed: ${failures.join(', ')}`)
     process.exitCode = 1
   }
+  const total = [...done.values()].reduce(sum, { passed: 0, failed: 0 })
   console.log(`\n${total.passed} passed, ${total.failed} failed`)
 }
+
+/** As many steps beside each other as the machine that this is made for has cores. */
+const LANES = 2

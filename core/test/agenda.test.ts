@@ -4,6 +4,7 @@ import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, emptyPlan, fieldAt, isThere, set, type Patch } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { stageIds } from '../src/stages/stages'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlans } from './demoPlans'
 import { mistakes, soundPlan, spoiled } from './mistakes'
@@ -28,7 +29,7 @@ describe('what is to be done next', () => {
       expect(shown.filter((f) => f.follows !== undefined || !f.due)).toEqual([])
       expect(shown.map((f) => f.severity)).toEqual([...shown.map((f) => f.severity)].sort())
     }
-    fc.assert(fc.property(arbitraryPlan, holds), { numRuns: 200 })
+    fc.assert(fc.property(arbitraryPlan, holds), runs(200))
     for (const plan of [soundPlan(), ...demoPlans.values(), ...mistakes.map(([, , patch]) => spoiled(...patch))])
       holds(plan)
   })

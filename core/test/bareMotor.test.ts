@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, asJudged, isThere, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { soundPlan } from './mistakes'
 
@@ -53,7 +54,7 @@ describe('a motor on the bench', () => {
         ]
         expect(asked.filter((path) => !isThere(bare(any), path))).toEqual([])
       }),
-      { numRuns: 200 },
+      runs(200),
     )
   })
 })

@@ -12,6 +12,7 @@ import { ingressOf, letsIn } from '../src/facts/drive/ingress'
 import { frameHeightMm, terminalLinks } from '../src/motor'
 import { applyPatch, emptyPlan, set, upgrade, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { measuredBy } from './readings'
 import { demoPlan } from './demoPlans'
@@ -266,6 +267,6 @@ test('no valid plan makes a comparison throw, and every figure of one is a numbe
       for (const figures of all)
         for (const [id, f] of Object.entries(figures)) expect([id, Number.isFinite(f?.value)]).toEqual([id, true])
     }),
-    { numRuns: 60 },
+    runs(60),
   )
 })

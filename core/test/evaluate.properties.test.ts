@@ -5,11 +5,12 @@ import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, inversePatch, planDifference, readPlan, replacePlan, set, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
 import { report } from '../src/report/report'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlans } from './demoPlans'
 import { soundPlan, spoiled } from './mistakes'
 
-const runs = { numRuns: 150 }
+const effort = runs(150)
 const of = (plan: Plan, id: string) => evaluate(plan).figures[id as 'motor.torque']?.value
 const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
@@ -23,7 +24,7 @@ describe('of any plan', () => {
         last = conversion(plan, { before: last })
         expect(last.evaluation).toEqual(once)
       }),
-      runs,
+      effort,
     )
   })
   test('judging it changes nothing in it', () => {
@@ -34,7 +35,7 @@ describe('of any plan', () => {
         report(plan, evaluate(plan), 'imperial')
         expect(plan).toEqual(before)
       }),
-      runs,
+      effort,
     )
   })
   test('what is said survives the wire, and has only numbers in it', () => {
@@ -45,7 +46,7 @@ describe('of any plan', () => {
         for (const figure of Object.values(evaluation.figures))
           expect([figure?.id, Number.isFinite(figure?.value)]).toEqual([figure?.id, true])
       }),
-      runs,
+      effort,
     )
   })
   test('a change that is taken back leaves no trace', () => {
@@ -57,7 +58,7 @@ describe('of any plan', () => {
         expect(planDifference(plan, back)).toEqual([])
         expect(evaluate(back)).toEqual(evaluate(plan))
       }),
-      runs,
+      effort,
     )
   })
   test('one becomes any other in one step, and itself again', () => {
@@ -67,7 +68,7 @@ describe('of any plan', () => {
         expect(became).toEqual(other)
         expect(applyPatch(became, inversePatch(one, replacePlan(other)))).toEqual(one)
       }),
-      runs,
+      effort,
     )
   })
   test('every remedy leaves a plan that can be kept', () => {
@@ -81,7 +82,7 @@ describe('of any plan', () => {
               true,
             ])
       }),
-      runs,
+      effort,
     )
   })
   test('what a machine or a job is called changes no number', () => {
@@ -100,7 +101,7 @@ describe('of any plan', () => {
         }
         expect(numbers(renamed)).toEqual(numbers(plan))
       }),
-      runs,
+      effort,
     )
   })
 })

@@ -9,6 +9,7 @@ import { applyPatch, emptyPlan, readPlan, set, settingIds } from '../src/plan'
 import { settingHearts } from '../src/stages/settingTable'
 import { frameHeightMm } from '../src/motor'
 import { messageText } from '../src/quantities'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 
@@ -40,7 +41,7 @@ test('never throws, and gives only finite figures, on any valid plan', () => {
           expect([id, rises]).toEqual([id, true])
         })
     }),
-    { numRuns: 600 },
+    runs(600),
   )
 })
 

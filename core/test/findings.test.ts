@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { advise } from '../src/conversion/advise'
 import { evaluate } from '../src/conversion/evaluate'
 import type { Finding } from '../src/findings/finding'
 import { judgements } from '../src/findings/judge'
 import { applyPatch, emptyPlan, readPlan, set, type Patch, type Plan } from '../src/plan'
 import { messageText } from '../src/quantities'
+import { advised } from './advised'
 import { demoPlan, demoPlans } from './demoPlans'
 import { mistakes, on400, soundPlan, spoiled } from './mistakes'
 
@@ -17,8 +17,8 @@ const urgent = (plan: Plan): string[] =>
 const find = (plan: Plan, id: string): Finding | undefined =>
   findings(plan).find((f) => f.id === id || f.id.startsWith(`${id}/`))
 
-const offered = (plan: Plan, id: string | undefined) =>
-  advise(plan)
+const offered = (patch: Patch, id: string | undefined) =>
+  advised(patch)
     .findings.find((f) => f.id === id)
     ?.remedies.map((r) => plainText(r.label))
 
@@ -35,12 +35,12 @@ describe('each mistake is found', () => {
       says,
     ])
     expect([finding?.why, finding?.path ?? '']).toEqual([why, path])
-    expect(offered(plan, finding?.id)).toEqual(labels)
+    expect(offered(patch, finding?.id)).toEqual(labels)
   })
   test.each(mistakes)('every remedy of %s (%s) is a valid plan that no longer has it: %j', (id, _severity, patch) => {
     const plan = spoiled(...patch)
     const finding = find(plan, id)
-    for (const remedy of advise(plan).findings.find((f) => f.id === finding?.id)?.remedies ?? []) {
+    for (const remedy of advised(patch).findings.find((f) => f.id === finding?.id)?.remedies ?? []) {
       const mended = applyPatch(plan, remedy.patch)
       expect([plainText(remedy.label), readPlan(mended).ok]).toEqual([plainText(remedy.label), true])
       const after = findings(mended).find((f) => f.id === finding?.id)

@@ -19,6 +19,7 @@ import {
   type PlanPath,
 } from '../src/plan'
 import { jsonSchemas } from '../src/formats/jsonSchemas'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 
@@ -220,6 +221,6 @@ test('what a kind of thing has is the same by table and by schema', () => {
     fc.property(arbitraryPlan, fc.constantFrom(...planPaths()), (plan, path) => {
       expect([path, hasField(plan, path)]).toEqual([path, fieldIn(plan, path) !== undefined])
     }),
-    { numRuns: 2000 },
+    runs(2000),
   )
 })

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { advise } from '../src/conversion/advise'
 import { evaluate } from '../src/conversion/evaluate'
 import { applyPatch, claimOf, isReadBack, planWork, plannedWork, readPlan, set, withPlannedDone } from '../src/plan'
 import { copyPlan } from '../src/plan/copyPlan'
 import { messageText } from '../src/quantities'
+import { advised } from './advised'
 import { mistakes, soundPlan, spoiled } from './mistakes'
 
 describe('a remedy that would claim what nobody has done', () => {
@@ -11,7 +11,7 @@ describe('a remedy that would claim what nobody has done', () => {
     let claims = 0
     for (const [, , patch] of mistakes) {
       const plan = spoiled(...patch)
-      for (const { remedies } of advise(plan).findings)
+      for (const { remedies } of advised(patch).findings)
         for (const { label, patch: mends } of remedies) {
           const work = planWork(plan, messageText(label), mends)
           expect(work.map(({ path }) => path).filter(isReadBack)).toEqual([])

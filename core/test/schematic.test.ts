@@ -13,6 +13,7 @@ import { placed } from '../src/schematic/heights'
 import { tracked, type Segment } from '../src/schematic/tracks'
 import { scheduleCsv, scheduleOf } from '../src/wiring/schedule'
 import { wiringOf } from '../src/wiring/wiringOf'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 
@@ -44,7 +45,7 @@ describe('the sheets', () => {
   test('of any plan too', () => {
     fc.assert(
       fc.property(untouched, (plan) => expect(faults(plan)).toEqual([])),
-      { numRuns: 150 },
+      runs(150),
     )
   })
   test('keep sides and order from the first step on, whatever is chosen then; what is new finds room among them', () => {
@@ -84,7 +85,7 @@ describe('the sheets', () => {
           Object.fromEntries(Object.entries(all).filter(([key]) => !sideways.includes(key)))
         expect(moved(of(before), of(places(changed)))).toEqual([])
       }),
-      { numRuns: 60 },
+      runs(60),
     )
   })
   test('are the same for the same plan, byte for byte', () => {
@@ -204,7 +205,7 @@ describe('the wire list', () => {
         expect([...listed].sort()).toEqual(wiring.wires.map(({ key }) => key).sort())
         expect(scheduleCsv(wiring).split('\r\n').length).toBe(wiring.wires.length + 1)
       }),
-      { numRuns: 60 },
+      runs(60),
     )
   })
 })

@@ -19,6 +19,7 @@ import { coverage } from '../src/speeds/coverage'
 import { isCovered, jobOn, verdictOrder, type Wanted } from '../src/facts/spindle/jobOn'
 import { speedChart, speedChartCsv } from '../src/speeds/speedChart'
 import { speedMap } from '../src/speeds/speedMap'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan } from './demoPlans'
 
@@ -172,7 +173,7 @@ describe('the speed map', () => {
           }
         if (made) coverage(made)
       }),
-      { numRuns: 80 },
+      runs(80),
     )
   })
 })

@@ -4,6 +4,7 @@ import { wiringJudgements } from '../src/findings/wiring'
 import { emptyPlan, type Plan } from '../src/plan'
 import { clashes, netsOf, openEnds } from '../src/wiring/nets'
 import { wiringOf } from '../src/wiring/wiringOf'
+import { runs } from './effort'
 import { arbitraryPlan } from './arbitraryPlan'
 import { demoPlan, demoPlans } from './demoPlans'
 import { shippedManuals } from './shippedManuals'
@@ -61,7 +62,7 @@ describe('the wiring that a plan makes', () => {
       fc.property(untouched, (plan) => {
         expect(faultsOf(plan)).toEqual([])
       }),
-      { numRuns: 600 },
+      runs(600),
     )
   })
 
@@ -77,7 +78,7 @@ describe('the wiring that a plan makes', () => {
         )
         expect(stops).toEqual([])
       }),
-      { numRuns: 400 },
+      runs(400),
     )
   })
 

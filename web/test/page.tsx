@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals'
 import { applyPatch, emptyPlan, evaluate, readConversionFile, set, type Patch, type Plan } from '@zesty/core'
 import { nothingMeasured } from '@zesty/core/measurements'
-import { type Conversion, type Shop } from '@zesty/core/http'
+import { type KeptConversion, type Shop } from '@zesty/core/http'
 import { describeRule, rules, type Rule } from '@zesty/core/rules'
 import { fireEvent, render, screen } from '@testing-library/react'
 import { readFileSync } from 'node:fs'
@@ -67,7 +67,7 @@ function ruleOf(id: string): Rule {
   return rule
 }
 
-export const conversion = (plan: Plan, revision = 1): Conversion => ({
+export const conversion = (plan: Plan, revision = 1): KeptConversion => ({
   id: CONVERSION,
   shopId: SHOP,
   revision,

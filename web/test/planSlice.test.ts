@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { emptyPlan, evaluate, set, type Plan } from '@zesty/core'
 import { nothingMeasured } from '@zesty/core/measurements'
-import { type Conversion } from '@zesty/core/http'
+import { type KeptConversion } from '@zesty/core/http'
 import {
   changed,
   conflicted,
@@ -16,7 +16,7 @@ import {
   type OpenPlan,
 } from '../src/state/planSlice'
 
-const conversion = (plan: Plan = emptyPlan('Lathe'), revision = 1): Conversion => ({
+const conversion = (plan: Plan = emptyPlan('Lathe'), revision = 1): KeptConversion => ({
   id: 'c',
   shopId: 's',
   revision,

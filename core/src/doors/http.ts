@@ -20,7 +20,7 @@ export {
   whoSchema,
 } from '../http/access'
 export {
-  type Conversion,
+  type KeptConversion,
   conversionSchema,
   type Entry,
   entrySchema,

@@ -1,5 +1,5 @@
 import { mergePlans, planDifference } from '@zesty/core'
-import { conflictSchema, conversionSchema, problemSchema, type Conversion, type Problem } from '@zesty/core/http'
+import { conflictSchema, conversionSchema, problemSchema, type KeptConversion, type Problem } from '@zesty/core/http'
 import { createListenerMiddleware, isAction, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import {
   changed,
@@ -102,8 +102,8 @@ export function autosaving() {
 }
 
 type Answer =
-  | { kind: 'kept'; conversion: Conversion }
-  | { kind: 'conflict'; theirs: Conversion }
+  | { kind: 'kept'; conversion: KeptConversion }
+  | { kind: 'conflict'; theirs: KeptConversion }
   | { kind: 'waiting'; why: string; retryMs: number }
   | { kind: 'refused'; why: string; fields: RefusedField[] }
 
@@ -115,7 +115,7 @@ function keeper() {
   let unanswered: OpenPlan[] = []
   return async (open: OpenPlan, now: () => OpenPlan | undefined, dispatch: Dispatch): Promise<Then> => {
     const answer = await send(open)
-    const settle = (theirs: Conversion) => {
+    const settle = (theirs: KeptConversion) => {
       // Of what is here now: somebody may have typed on while the save was under way.
       const mine = now()
       const plan = mine?.id === theirs.id ? mergePlans(open.keptPlan, mine.plan, theirs.plan) : undefined
@@ -145,7 +145,7 @@ function keeper() {
 }
 
 /** Whether theirs is a save of ours whose answer was lost. */
-const isSame = ({ id, revision, plan }: OpenPlan, theirs: Conversion) =>
+const isSame = ({ id, revision, plan }: OpenPlan, theirs: KeptConversion) =>
   id === theirs.id && theirs.revision === revision + 1 && planDifference(plan, theirs.plan).length === 0
 
 const put = ({ id, revision, plan }: OpenPlan, keepalive: boolean): Promise<Response> =>

@@ -10,7 +10,7 @@ import {
   type Plan,
   type PlanPath,
 } from '@zesty/core'
-import { type Conversion } from '@zesty/core/http'
+import { type KeptConversion } from '@zesty/core/http'
 import type { Measured } from '@zesty/core/measurements'
 import type { Draft } from './draft'
 import type { TypedText, TypedTexts } from './typedTexts'
@@ -59,7 +59,7 @@ export interface OpenPlan {
   /** How often changes of others came in beside ours. */
   merges: number
   /** The server's side of a refused save. */
-  theirs?: Conversion
+  theirs?: KeptConversion
 }
 
 const LONGEST_HISTORY = 200
@@ -73,12 +73,12 @@ const planSlice = createSlice({
       {
         payload: { conversion, measured, evaluation, draft, unsent = [], theirs },
       }: PayloadAction<{
-        conversion: Conversion
+        conversion: KeptConversion
         measured: Measured
         evaluation: Evaluation
         draft?: Draft
         unsent?: Draft[]
-        theirs?: Conversion
+        theirs?: KeptConversion
       }>,
     ) => {
       const { id, shopId, revision, plan, savedAt } = conversion
@@ -158,7 +158,7 @@ const planSlice = createSlice({
     keepingChanged: ({ open }, { payload }: PayloadAction<Keeping>) => {
       if (open) open.keeping = payload
     },
-    kept: ({ open }, { payload: { id, revision, plan, savedAt } }: PayloadAction<Conversion>) => {
+    kept: ({ open }, { payload: { id, revision, plan, savedAt } }: PayloadAction<KeptConversion>) => {
       if (open?.id !== id) return
       open.revision = revision
       open.keptPlan = plan
@@ -170,7 +170,7 @@ const planSlice = createSlice({
       if (open?.id === id) open.measured = measured
     },
     /** Somebody else changed other things: theirs is kept, ours goes on top of it. */
-    mergedIn: ({ open }, { payload: { theirs, plan } }: PayloadAction<{ theirs: Conversion; plan: Plan }>) => {
+    mergedIn: ({ open }, { payload: { theirs, plan } }: PayloadAction<{ theirs: KeptConversion; plan: Plan }>) => {
       if (open?.id !== theirs.id) return
       open.revision = theirs.revision
       open.keptPlan = theirs.plan
@@ -178,7 +178,7 @@ const planSlice = createSlice({
       open.merges += 1
       open.keeping = { state: 'keeping' }
     },
-    conflicted: ({ open }, { payload }: PayloadAction<Conversion>) => {
+    conflicted: ({ open }, { payload }: PayloadAction<KeptConversion>) => {
       if (open?.id !== payload.id) return
       open.theirs = payload
       open.keeping = { state: 'refused', why: 'Changed elsewhere' }
