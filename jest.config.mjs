@@ -17,8 +17,9 @@ const common = {
     ],
   },
   moduleNameMapper: {
-    '^@zesty/core$': '<rootDir>/../core/src/doors/index.ts',
-    '^@zesty/core/(.+)$': '<rootDir>/../core/src/doors/$1.ts',
+    // Bundled once for all files of tests: see core/vite.config.mjs.
+    '^@zesty/core$': '<rootDir>/../.local/build/core/index.mjs',
+    '^@zesty/core/(.+)$': '<rootDir>/../.local/build/core/$1.mjs',
     '^@zesty/pdf$': '<rootDir>/../pdf/src/pdfPaper.ts',
   },
 }

@@ -7,7 +7,7 @@ import { throwAwayCluster } from './cluster.mjs'
 import { demoServer } from './demoServer.mjs'
 import { localPath, root } from './paths.mjs'
 import { npmBin, runShown } from './run.mjs'
-import { ensureApplication, ensureChromium, ensureCommandLine, ensureDependencies } from './setUp.mjs'
+import { ensureApplication, ensureChromium, ensureCommandLine, ensureCore, ensureDependencies } from './setUp.mjs'
 import { Trouble } from './trouble.mjs'
 
 /** What a step found: tests where it counts them, itself as one where it does not. @typedef {{passed: number, failed: number}} Count */
@@ -346,6 +346,8 @@ export async function check(args) {
   if (unknown) throw new Trouble(`check has no step "${unknown}"; ./zesty check --list names them.`, 2)
   ensureDependencies()
   const began = Date.now()
+  // Of two steps beside each other only one may make it.
+  ensureCore()
   const names =
     named.length > 0
       ? named

@@ -99,6 +99,14 @@ export function ensureCommandLine() {
   return product
 }
 
+/** Core by its doors, for the tests of page and server. */
+export function ensureCore() {
+  ensureDependencies()
+  once('core', [...buildInputs, 'core/src', 'core/vite.config.mjs'], built('core', 'index.mjs'), () =>
+    viteBuild('core for the tests', 'core', 'core/vite.config.mjs'),
+  )
+}
+
 /** The server's bundle, and what it says of its API. @param {string} server @param {string} openApiFile */
 function buildServer(server, openApiFile) {
   viteBuild('the server', 'server', 'server/vite.config.mjs')
