@@ -4,6 +4,8 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { pathToFileURL } from 'node:url'
+import { evaluateLines } from './benchCore.mjs'
+import { quantile, timed } from './benchLine.mjs'
 import { serverLines } from './benchServer.mjs'
 import { chromiumArguments } from './browser.mjs'
 import { throwAwayCluster } from './cluster.mjs'
@@ -11,11 +13,7 @@ import { freePort } from './ports.mjs'
 import { root } from './paths.mjs'
 import { ensureApplication, ensureChromium, ensureCommandLine } from './setUp.mjs'
 
-/**
- * One measurement. `ms` is what it took, where it is a time; it is printed as a ratio to the yardstick too, so that
- * machines can be compared.
- * @typedef {{name: string, measured: string, budget: string, met: boolean, ms?: number}} Line
- */
+/** @typedef {import('./benchLine.mjs').Line} Line */
 
 /** A fixed computation, of arithmetic and small objects, in milliseconds: the best of seven. */
 function yardstick() {
@@ -32,71 +30,32 @@ function yardstick() {
   return Math.min(...Array.from({ length: 7 }, once))
 }
 
-/** @param {number[]} values @param {number} share */
-const quantile = (values, share) =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN
-
 /** Measures every budget on this machine and prints a table; exit 1 where one is not met. */
 export async function bench() {
   ensureApplication()
   const stick = yardstick()
-  /** @type {Line[]} */
-  const lines = [
-    ...(await evaluateLines()),
-    ...(await readerLines()),
-    ...(await drawingLines()),
-    ...(await cardLines()),
-    ...(await searchLines()),
-    ...(await pageLines()),
-  ]
-  console.log(`\nYardstick of this machine: ${stick.toFixed(1)} ms; a time is told in thousandths of it too.`)
-  console.log(`\n${'what'.padEnd(48)}${'measured'.padEnd(34)}${'ratio'.padEnd(10)}${'budget'.padEnd(18)}`)
-  for (const { name, measured, budget, met, ms } of lines) {
-    const ratio = ms === undefined ? '' : ((1000 * ms) / stick).toPrecision(3)
-    console.log(
-      `${name.padEnd(48)}${measured.padEnd(34)}${ratio.padEnd(10)}${budget.padEnd(18)}${met ? 'met' : 'NOT MET'}`,
-    )
-  }
-  if (lines.some((l) => !l.met)) process.exitCode = 1
+  console.log(`Yardstick of this machine: ${stick.toFixed(1)} ms; a time is told in thousandths of it too.\n`)
+  console.log(`${'what'.padEnd(48)}${'measured'.padEnd(34)}${'ratio'.padEnd(10)}${'budget'.padEnd(18)}`)
+  const groups = { evaluateLines, readerLines, drawingLines, cardLines, searchLines, pageLines }
+  let met = true
+  // Each line as there is one: what fails takes no other along.
+  for (const [name, lines] of Object.entries(groups))
+    try {
+      for (const line of await lines()) met = shown(line, stick) && met
+    } catch (error) {
+      console.log(`${name.padEnd(48)}FAILED: ${error instanceof Error ? error.message : error}`)
+      met = false
+    }
+  if (!met) process.exitCode = 1
 }
 
-/** A time against its budget. @param {string} name @param {number} ms @param {number} most @returns {Line} */
-const timed = (name, ms, most) => ({
-  name,
-  measured: `${ms < 10 ? ms.toFixed(2) : ms.toFixed(1)} ms`,
-  budget: `at most ${most} ms`,
-  met: ms <= most,
-  ms,
-})
-
-/** evaluate() on the fullest demo plan, and on a plan of as many positions and jobs as a plan may have. @returns {Promise<Line[]>} */
-async function evaluateLines() {
-  const { evaluator, readConversionFile } = await import(pathToFileURL(ensureCommandLine()).href)
-  const full = readConversionFile(
-    JSON.parse(readFileSync(join(root, 'demo', '1-saltpan-row', 'gap-bed-lathe.json'), 'utf8')),
-  ).value.plan
-  const { positions, jobs } = full.survey
-  const repeated = (/** @type {any[]} */ list, /** @type {number} */ count) =>
-    Array.from({ length: count }, (_, i) => ({ ...list[i % list.length], id: `${list[i % list.length].id}${i}` }))
-  const large = { ...full, survey: { ...full.survey, positions: repeated(positions, 24), jobs: repeated(jobs, 60) } }
-  large.survey.mainPositionId = large.survey.positions[0].id
-  large.survey.jobs = large.survey.jobs.map((/** @type {object} */ job) => ({ ...job, positionId: undefined }))
-  // As the page judges: again and again, with the same motor.
-  const evaluate = evaluator()
-  const timesOf = (/** @type {object} */ plan, /** @type {number} */ runs) => {
-    for (let i = 0; i < runs / 4; i += 1) evaluate(plan)
-    return Array.from({ length: runs }, () => {
-      const began = performance.now()
-      evaluate(plan)
-      return performance.now() - began
-    })
-  }
-  const times = timesOf(full, 2000)
-  return [
-    timed('evaluate a full plan, median', quantile(times, 0.5), 1),
-    timed('evaluate a full plan, p99', quantile(times, 0.99), 4),
-    timed('evaluate 24 positions with 60 jobs, median', quantile(timesOf(large, 400), 0.5), 4),
-  ]
+/** @param {Line} line @param {number} stick */
+function shown({ name, measured, budget, met, ms }, stick) {
+  const ratio = ms === undefined ? '' : ((1000 * ms) / stick).toPrecision(3)
+  console.log(
+    `${name.padEnd(48)}${measured.padEnd(34)}${ratio.padEnd(10)}${budget.padEnd(18)}${met ? 'met' : 'NOT MET'}`,
+  )
+  return met
 }
 
 /** Texts that nobody writes, and that readers must be through with at once. */
@@ -263,10 +222,12 @@ async function cardLines() {
   for (const shop of ['1-saltpan-row', '2-juniper-wash'])
     for (const file of readdirSync(join(root, 'demo', shop)).filter((f) => f !== 'shop.json')) {
       const { plan } = core.readConversionFile(JSON.parse(readFileSync(join(root, 'demo', shop, file), 'utf8'))).value
-      const { settings } = core.evaluate(plan)
       for (let i = 0; i < 30; i += 1) {
+        const of = core.conversion(plan)
+        // What the card rests on is made before.
+        void [of.facts.settings, of.facts.wiring]
         const began = performance.now()
-        core.cardOf(plan, settings)
+        of.of(core.card)
         cards.push(performance.now() - began)
       }
     }
@@ -313,8 +274,8 @@ async function searchLines() {
     {
       name: `search, ${(each.state.judged / 1e6).toFixed(2)} million judged, best of 3`,
       measured: `${Math.round(rate / 1000)} 000 a second`,
-      budget: 'over 500 000 a s',
-      met: rate >= 500_000,
+      budget: 'over 600 000 a s',
+      met: rate >= 600_000,
       ms: (1000 * each.seconds * 1e6) / each.state.judged,
     },
     {

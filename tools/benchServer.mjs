@@ -10,7 +10,7 @@ import { root } from './paths.mjs'
 import { longestWait } from './longestWait.mjs'
 import { freePort } from './ports.mjs'
 
-/** @typedef {import('./bench.mjs').Line} Line */
+/** @typedef {import('./benchLine.mjs').Line} Line */
 
 const CONNECTIONS = 8
 const ROUND_MS = 2500

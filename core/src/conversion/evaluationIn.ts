@@ -59,7 +59,9 @@ type Key = keyof Evaluation & string
 const made = Object.fromEntries(
   Object.entries(evaluationParts).map(([name, make]) => [
     name,
-    partOf(name, (graph) => ({ value: make(factsIn(graph), new EvaluationIn(graph)) }), { whole: true }),
+    partOf(`evaluation.${name}`, (graph) => ({ value: make(factsIn(graph), new EvaluationIn(graph)) }), {
+      whole: true,
+    }),
   ]),
 ) as unknown as { readonly [K in keyof typeof evaluationParts]: Part<Evaluation[K]> }
 

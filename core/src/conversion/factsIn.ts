@@ -58,7 +58,7 @@ class KnownsIn extends lookedUp<Omit<Knowns, 'ledger'>>([...givenNames, ...factN
 
 const further: { readonly [K in Exclude<keyof Judged, FactPart | GivenName>]: Part<Judged[K]> } = {
   runInSheet: partOf('runInSheet', (graph) => ({ value: runInSheet(factsIn(graph)) }), { whole: true }),
-  stopPlan: partOf('stopPlan', (graph) => ({ value: stopPlan(factsIn(graph)) })),
+  stopPlan: partOf('stopPlan', (graph) => ({ value: stopPlan(factsIn(graph)) }), { whole: true }),
 }
 
 const FactsIn = lookedUp<Judged>(
