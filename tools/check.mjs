@@ -158,6 +158,12 @@ const steps = {
       return { passed: 1, failed: 0 }
     },
   },
+  budgets: {
+    says: 'what is counted, against budgets.json',
+    seconds: 20,
+    needs: ['build'],
+    run: async () => (await import('./budgets.mjs')).budgets(),
+  },
   formats: {
     says: 'published formats, held against programs of others',
     seconds: 30,

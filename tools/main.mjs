@@ -32,6 +32,13 @@ const verbs = {
     says: '                             measure the budgets',
     run: async () => (await import('./bench.mjs')).bench(),
   },
+  budgets: {
+    says: '[--lower]                    hold what is counted against budgets.json, or lower what has become less',
+    run: async (args) => {
+      const { failed } = await (await import('./budgets.mjs')).budgets(args)
+      if (failed > 0) process.exitCode = 1
+    },
+  },
   mutate: {
     says: '[HOW MANY] [SEED]            slips of the pen that the tests must notice',
     run: async (args) => (await import('./mutate.mjs')).mutate(args),

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { types } from 'node:util'
 import { card } from '../src/card/cardOf'
 import { steps } from '../src/card/steps'
-import { conversion, part } from '../src/conversion/conversion'
+import { conversion, judgedPart } from '../src/conversion/conversion'
 import { mount } from '../src/conversion/mount'
 import { runIn } from '../src/conversion/runIn'
 import { dial } from '../src/dial/dialOf'
@@ -115,7 +115,7 @@ test('no part holds on to the window through which its maker looked', () => {
 })
 
 test('a part that rests on itself says so', () => {
-  const round: ReturnType<typeof part<number>> = part('round', (of): number => of.of(round) + 1)
+  const round: ReturnType<typeof judgedPart<number>> = judgedPart('round', (of): number => of.of(round) + 1)
   expect(() => conversion(emptyPlan('x')).of(round)).toThrow('The part round rests on itself')
 })
 

@@ -1,7 +1,7 @@
 import { mostForMoments } from '../facts/settings/protectionSettings'
 import type { Manual } from '../manual'
 import { heartOf } from '../plan'
-import { part, type Conversion } from '../conversion/conversion'
+import { part, type Known } from '../conversion/known'
 
 type Jumper = Manual['jumpers'][number]
 
@@ -46,7 +46,7 @@ const named = (jumper: Jumper, pattern: RegExp): string | undefined =>
 const chosen = (jumper: Jumper, position: string | undefined, why: string, lacking: string): JumperPosition =>
   position === undefined ? { jumper, why: lacking } : { jumper, position, why }
 
-function wantedOf({ plan, facts }: Conversion, jumper: Jumper): JumperPosition {
+function wantedOf({ plan, facts }: Known, jumper: Jumper): JumperPosition {
   const { supply, motor, controls } = plan
   const unsaid = 'Which position it is, is not known: read it in the manual.'
   switch (jumper.chooses) {

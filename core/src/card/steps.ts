@@ -1,4 +1,4 @@
-import { part } from '../conversion/conversion'
+import { part } from '../conversion/known'
 import { stepsOf } from '../sequence/stepsOf'
 import { card } from './cardOf'
 import { firstLinesOf } from './firstLines'

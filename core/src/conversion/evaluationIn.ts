@@ -1,45 +1,15 @@
 import type { Evaluation } from '../evaluate/evaluation'
 import { evaluationParts } from '../evaluate/evaluationParts'
-import type { Blocked, Figure } from '../facts/figure'
-import type { FigureId } from '../facts/figureId'
-import { Ledger } from '../facts/ledger'
 import { askedOf, type Judgement, type Said } from '../findings/finding'
 import { everyJudgement, judgedTogether, type JudgementId } from '../findings/judge'
 import { partOf, type Graph, type Part } from '../graph/graph'
 import { lookedUp } from '../graph/lookedUp'
-import { bookedParts, factsIn } from './factsIn'
-
-interface Books {
-  figures: Partial<Record<FigureId, Figure>>
-  blocked: Partial<Record<FigureId, Blocked>>
-}
-
-/** The books of all facts in one. Of what two parts booked, the first counts. */
-const books = partOf<Books>(
-  'books',
-  (graph) => {
-    // Tables of ids from the start: growing plain objects into them cost a fifth of an evaluation.
-    const value: Books = {
-      figures: Object.create(null) as Books['figures'],
-      blocked: Object.create(null) as Books['blocked'],
-    }
-    for (const left of graph.leftBy(bookedParts))
-      if (left instanceof Ledger) {
-        addTo(value.figures, left.figures)
-        addTo(value.blocked, left.blocked)
-      }
-    return { value }
-  },
-  { fresh: true },
-)
-
-function addTo<T>(all: Partial<Record<FigureId, T>>, more: Partial<Record<FigureId, T>>): void {
-  for (const id in more) all[id as FigureId] ??= more[id as FigureId] as T
-}
+import { books } from './books'
+import { judgedIn } from './judgedIn'
 
 const saidPart = (judgement: Judgement): Part<Said> =>
   partOf(judgement.id, (graph) => ({
-    value: askedOf(judgement, factsIn(graph), graph.seen(made.comesNext)),
+    value: askedOf(judgement, judgedIn(graph), graph.seen(made.comesNext)),
   }))
 
 const said = everyJudgement.map(saidPart)
@@ -59,7 +29,7 @@ type Key = keyof Evaluation & string
 const made = Object.fromEntries(
   Object.entries(evaluationParts).map(([name, make]) => [
     name,
-    partOf(`evaluation.${name}`, (graph) => ({ value: make(factsIn(graph), new EvaluationIn(graph)) }), {
+    partOf(`evaluation.${name}`, (graph) => ({ value: make(judgedIn(graph), new EvaluationIn(graph)) }), {
       whole: true,
     }),
   ]),

@@ -1,10 +1,8 @@
 import { factParts, type FactPart, type Knowns } from '../facts/factParts'
 import { Ledger } from '../facts/ledger'
-import type { Judged } from '../findings/finding'
+import type { Facts } from '../facts/facts'
 import { partOf, type Graph, type Part } from '../graph/graph'
 import { lookedUp } from '../graph/lookedUp'
-import { runInSheet } from '../runIn/runInSheet'
-import { stopPlan } from '../runIn/stopSteps'
 import { seenGiven } from './given'
 
 const givenNames = ['plan', 'measured', 'tables'] as const
@@ -56,18 +54,10 @@ class KnownsIn extends lookedUp<Omit<Knowns, 'ledger'>>([...givenNames, ...factN
   }
 }
 
-const further: { readonly [K in Exclude<keyof Judged, FactPart | GivenName>]: Part<Judged[K]> } = {
-  runInSheet: partOf('runInSheet', (graph) => ({ value: runInSheet(factsIn(graph)) }), { whole: true }),
-  stopPlan: partOf('stopPlan', (graph) => ({ value: stopPlan(factsIn(graph)) }), { whole: true }),
-}
-
-const FactsIn = lookedUp<Judged>(
-  [...givenNames, ...factNames, 'runInSheet', 'stopPlan'] as (keyof Judged)[],
-  (graph, key) =>
-    isGiven(key)
-      ? seenGiven(graph, key)
-      : graph.seen(key === 'runInSheet' || key === 'stopPlan' ? further[key] : made[key]),
+/** The facts, each looked up when it is read. */
+export const FactsIn = lookedUp<Facts>([...givenNames, ...factNames] as (keyof Facts)[], (graph, key) =>
+  isGiven(key) ? seenGiven(graph, key) : graph.seen(made[key]),
 )
 
-/** The facts, and what the run-in makes of them, as whoever asks may see them. */
-export const factsIn = (graph: Graph): Judged => new FactsIn(graph)
+/** The facts as whoever asks may see them. */
+export const factsIn = (graph: Graph): Facts => new FactsIn(graph)

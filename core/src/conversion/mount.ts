@@ -1,5 +1,6 @@
 import { mountOf } from '../mount/mountOf'
-import { part } from './conversion'
+import { books } from './books'
+import { part } from './known'
 
 /** What comes between motor and machine; nothing was heard of its belt. */
-export const mount = part('mount', ({ facts, evaluation }) => mountOf(facts, evaluation.figures))
+export const mount = part('mount', (of) => mountOf(of.facts, of.of(books).figures))

@@ -1,4 +1,5 @@
 // What comes between motor and machine: list, fit of the pulley, tension of the belt, and the plate drawn.
 export { pitchOf } from '../mount/pitchOf'
 export { mount } from '../conversion/mount'
-export { mountOf, type Mount, type MountTask } from '../mount/mountOf'
+export { beltHumOf } from '../mount/mountFit'
+export type { Mount, MountTask } from '../mount/mountOf'

@@ -72,6 +72,8 @@ interface Made {
 /** Given values, and parts made from them and from one another: each at most once, and only when somebody asks. */
 export class Graph implements Reader<Graph> {
   reads: Reads<Graph> | undefined
+  /** Whose graph it is: what makers of further parts are given. */
+  owner: unknown
   /** The parts whose makers ran here: counted where time is not. */
   readonly ran: string[] = []
   private readonly made: (Made | undefined)[] = []

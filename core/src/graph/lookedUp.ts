@@ -8,7 +8,7 @@ import type { Graph } from './graph'
 export function lookedUp<T extends object>(
   keys: readonly (keyof T & string)[],
   look: (graph: Graph, key: keyof T & string) => unknown,
-): new (graph: Graph) => T {
+): new (graph: Graph) => T & { readonly graph: Graph } {
   class LookedUp {
     constructor(readonly graph: Graph) {}
   }
@@ -18,5 +18,5 @@ export function lookedUp<T extends object>(
         return look(this.graph, key)
       },
     })
-  return LookedUp as unknown as new (graph: Graph) => T
+  return LookedUp as unknown as new (graph: Graph) => T & { readonly graph: Graph }
 }

@@ -6,7 +6,7 @@ import { guards, keepers, motorSeats, pulleyFits, type Plan, type PlanPath } fro
 import { amount, message, type Message } from '../quantities'
 import { beltTravel } from './beltTravel'
 import { feetOf } from './feet'
-import { beltHumOf, pulleyFit, type Hum, type PulleyFit } from './mountFit'
+import { pulleyFit, type PulleyFit } from './mountFit'
 import { bracketHeight, webHeight } from './bracket'
 import { mountDrawing } from './mountDrawing'
 
@@ -22,7 +22,6 @@ export interface MountTask {
 export interface Mount {
   tasks: MountTask[]
   fit: PulleyFit
-  hum: Hum | undefined
   /** Press the middle of the span in by so much, with such a force. */
   press: { byMm: number; forceN: number } | undefined
   /** What is made between motor and machine, with its name. */
@@ -30,7 +29,7 @@ export interface Mount {
 }
 
 /** What comes between motor and machine: the list, the fit of the pulley, the belt's tension, and the plate drawn. */
-export function mountOf(facts: Facts, figures: Readonly<Partial<Record<FigureId, Figure>>>, heardHz?: number): Mount {
+export function mountOf(facts: Facts, figures: Readonly<Partial<Record<FigureId, Figure>>>): Mount {
   const belt = facts.belts.find((b) => b.capacity !== undefined)
   const [byMm, forceN] = belt
     ? ([`${belt.id}.deflectionMm`, `${belt.id}.deflectionForceN`] as const).map((id) => figures[id]?.value)
@@ -39,7 +38,6 @@ export function mountOf(facts: Facts, figures: Readonly<Partial<Record<FigureId,
   return {
     tasks: tasksOf(facts, fit),
     fit,
-    hum: beltHumOf(facts, heardHz),
     press: byMm === undefined || forceN === undefined ? undefined : { byMm, forceN },
     made: mountDrawing(facts.plan),
   }

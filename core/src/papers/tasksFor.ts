@@ -1,5 +1,6 @@
 import { steps } from '../card/steps'
-import type { Conversion } from '../conversion/conversion'
+import type { Known } from '../conversion/known'
+import { sheet } from '../conversion/runIn'
 import type { LogEntry } from '../log/logEntry'
 import type { Measurement } from '../readings/measurement'
 import { looseEndsOf } from '../sequence/looseEnds'
@@ -15,7 +16,7 @@ export interface KnownOfMachine {
 }
 
 /** All that is still to be done at a machine, from its plan alone and what was read and logged of it. */
-export function tasksFor(of: Conversion, { readings = [], log = [], today }: KnownOfMachine): Task[] {
+export function tasksFor(of: Known, { readings = [], log = [], today }: KnownOfMachine): Task[] {
   const { plan } = of
   const { wiring } = of.facts.wiring
   const built = of.of(steps)
@@ -23,7 +24,7 @@ export function tasksFor(of: Conversion, { readings = [], log = [], today }: Kno
     plan,
     [...partsOf(wiring), ...toolsOf(plan, wiring)],
     built,
-    of.facts.runInSheet,
+    of.of(sheet),
     looseEndsOf(plan, built, wiring, readings),
     log,
     today,

@@ -20,11 +20,11 @@ export interface RunIn {
  *
  * @example conversion(emptyPlan('Lathe')).of(runIn).stop.steps // []
  */
-export function runInOf(facts: Facts & { runInSheet: readonly JudgedStage[]; stopPlan: StopPlan }): RunIn {
+export function runInOf(facts: Facts, stages: readonly JudgedStage[], stop: StopPlan): RunIn {
   return {
-    stages: facts.runInSheet,
+    stages,
     ramps: (['up', 'down'] as const).map((ramp) => tuneRamp(facts, ramp)),
-    stop: facts.stopPlan,
+    stop,
     maps:
       facts.plan.survey.spindleNose === 'none'
         ? []

@@ -1,4 +1,4 @@
-import { part } from '../conversion/conversion'
+import { part } from '../conversion/known'
 import { sheetsOf } from './sheetsOf'
 
 /** The sheets of the machine's wiring. */

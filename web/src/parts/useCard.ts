@@ -1,5 +1,5 @@
 import { card, type Card } from '@zesty/core/settings'
-import { useConversion } from './useConversion'
+import { useKnown } from './useKnown'
 
 /** The card of the open plan. */
-export const useCard = (): Card => useConversion().of(card)
+export const useCard = (): Card => useKnown().of(card)

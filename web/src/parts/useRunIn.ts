@@ -1,5 +1,5 @@
 import { runIn, type RunIn } from '@zesty/core/run-in'
-import { useConversion } from './useConversion'
+import { useKnown } from './useKnown'
 
 /** The run-in of the open plan. */
-export const useRunIn = (): RunIn => useConversion().of(runIn)
+export const useRunIn = (): RunIn => useKnown().of(runIn)

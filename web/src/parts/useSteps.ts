@@ -1,5 +1,5 @@
 import { steps, type BuildStep } from '@zesty/core/wiring'
-import { useConversion } from './useConversion'
+import { useKnown } from './useKnown'
 
 /** The steps of the build, with the lines of the card that a first spin wants. */
-export const useSteps = (): BuildStep[] => useConversion().of(steps)
+export const useSteps = (): BuildStep[] => useKnown().of(steps)

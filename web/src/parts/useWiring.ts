@@ -1,5 +1,5 @@
 import type { Wiring } from '@zesty/core/wiring'
-import { useConversion } from './useConversion'
+import { useKnown } from './useKnown'
 
 /** The wiring of the open plan. */
-export const useWiring = (): Wiring => useConversion().facts.wiring.wiring
+export const useWiring = (): Wiring => useKnown().facts.wiring.wiring

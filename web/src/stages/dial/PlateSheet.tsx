@@ -2,7 +2,7 @@ import { namedPositions, set } from '@zesty/core'
 import { dialChart, dialPlate, MOST_RINGS, ringKinds, ringsOf, toDrawing, type DialRing } from '@zesty/core/dial'
 import { Download, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 import { DrawingView } from '../../drawings/DrawingView'
 import { saveWorkDrawing } from '../../drawings/workFiles'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
@@ -35,7 +35,7 @@ function NewPlate() {
   const plan = usePlan()
   const units = useUnits()
   const [trouble, setTrouble] = useState<string>()
-  const { facts } = useConversion()
+  const { facts } = useKnown()
   const plate = useMemo(() => dialPlate(facts), [facts])
   const save = async (as: 'svg' | 'dxf' | 'pdf') =>
     setTrouble(
@@ -192,7 +192,7 @@ function Rings() {
 /** What each mark of the old plate gives. */
 function Translated() {
   const print = usePrint()
-  const { facts } = useConversion()
+  const { facts } = useKnown()
   const { positions, rows } = useMemo(() => dialChart(facts), [facts])
   return (
     <>

@@ -1,9 +1,9 @@
 import { fieldAt, isBareMotor } from '@zesty/core'
-import { mountOf } from '@zesty/core/mount'
+import { beltHumOf, mount as mountPart, type Mount } from '@zesty/core/mount'
 import { toDrawing } from '@zesty/core/dial'
 import { Download, ShieldAlert } from 'lucide-react'
 import { useMemo } from 'react'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 import { DrawingView } from '../../drawings/DrawingView'
 import { saveWorkDrawing } from '../../drawings/workFiles'
 import { AskedReading } from '../../measurements/AskedReading'
@@ -25,8 +25,9 @@ export function MountSheet() {
   const units = useUnits()
   const { readings } = useReadings()
   const heard = readings.filter((r) => r.kind === 'belt-hum').at(-1)?.value
-  const conversion = useConversion()
-  const mount = useMemo(() => mountOf(conversion.facts, conversion.evaluation.figures, heard), [conversion, heard])
+  const known = useKnown()
+  const mount = known.of(mountPart)
+  const hum = useMemo(() => beltHumOf(known.facts, heard), [known, heard])
   const { fit } = plan.mount
   const save = (as: 'svg' | 'dxf' | 'pdf') =>
     mount.made &&
@@ -71,7 +72,7 @@ export function MountSheet() {
           </li>
         ))}
       </ul>
-      <Tension mount={mount} heard={heard} />
+      <Tension press={mount.press} hum={hum} heard={heard} />
       {mount.made && (
         <div className="mt-3">
           <h3 className="font-semibold">{mount.made.name}</h3>
@@ -133,7 +134,15 @@ export function MountSheet() {
 }
 
 /** By pressing the span, or by its hum: one belt, plucked dead and locked. */
-function Tension({ mount: { hum, press }, heard }: { mount: ReturnType<typeof mountOf>; heard: number | undefined }) {
+function Tension({
+  press,
+  hum,
+  heard,
+}: {
+  press: Mount['press']
+  hum: ReturnType<typeof beltHumOf>
+  heard: number | undefined
+}) {
   const print = usePrint()
   if (!hum && !press)
     return (

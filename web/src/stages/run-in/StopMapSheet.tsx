@@ -2,7 +2,7 @@ import { stopMapOf, turnsToRest, type StopLine, type StopMap } from '@zesty/core
 import { fieldAt } from '@zesty/core'
 import { line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { Labelled } from '../../parts/Labelled'
 import { usePrint } from '../../parts/usePrint'
@@ -13,7 +13,7 @@ import { useRunIn } from '../../parts/useRunIn'
 
 /** Seconds to standstill over speed by each way, with the limits under which a stop must not fall. */
 export function StopMapSheet() {
-  const { facts } = useConversion()
+  const { facts } = useKnown()
   const { maps } = useRunIn()
   const [at, setAt] = useState(0)
   const chosen = maps[Math.min(at, maps.length - 1)]

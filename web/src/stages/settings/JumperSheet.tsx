@@ -1,11 +1,11 @@
 import { jumperChoices } from '@zesty/core/manual'
 import { jumperPositions } from '@zesty/core/settings'
 import { JumperPicture } from '../../drawings/JumperPicture'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 
 /** Jumpers, straps and switches inside: the position that this plan wants, drawn. They are set before anything is typed. */
 export function JumperSheet() {
-  const wanted = useConversion().of(jumperPositions)
+  const wanted = useKnown().of(jumperPositions)
   if (wanted.length === 0) return null
   return (
     <section className="sheet mb-3" aria-labelledby="jumpers">

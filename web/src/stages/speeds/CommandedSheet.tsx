@@ -2,7 +2,7 @@ import { printNumber, set } from '@zesty/core'
 import { commandedOf, isCommanded, MOST_COMMAND_READINGS, type CommandReading } from '@zesty/core/hearts'
 import { Plus } from 'lucide-react'
 import { useMemo, type ReactNode } from 'react'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 import { SelectField } from '../../parts/ChoiceField'
 import { FieldsOf } from '../../parts/FieldsOf'
 import { newId } from '../../parts/newId'
@@ -18,7 +18,7 @@ export function CommandedSheet() {
   const plan = usePlan()
   const change = useChange()
   const measured = useMeasured()
-  const { facts } = useConversion()
+  const { facts } = useKnown()
   const { ranges } = useMemo(() => commandedOf(facts), [facts])
   const kept = plan.commanded.readings === undefined ? (measured.commands?.length ?? 0) : 0
   const readings = plan.commanded.readings ?? []

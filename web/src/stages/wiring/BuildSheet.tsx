@@ -11,7 +11,7 @@ import {
   sheets,
 } from '@zesty/core/wiring'
 import { useId, useMemo, useState } from 'react'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 import { DrawingView } from '../../drawings/DrawingView'
 import { useReadings } from '../../measurements/useReadings'
 import { newId } from '../../parts/newId'
@@ -266,7 +266,7 @@ function Step({
 /** The sheet that has most of the step's wires, those in full colour. */
 function StepPicture({ wiring, step }: { wiring: Wiring; step: BuildStep }) {
   const only = useMemo(() => new Set(step.wires), [step])
-  const best = useConversion()
+  const best = useKnown()
     .of(sheets)
     .map((s) => ({ s, count: s.layout.paths.filter((p) => only.has(p.wire.key)).length }))
     .sort((a, b) => b.count - a.count)[0]

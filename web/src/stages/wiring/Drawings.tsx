@@ -14,7 +14,7 @@ import {
 } from '@zesty/core/wiring'
 import { Download, FileText, Maximize2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { useConversion } from '../../parts/useConversion'
+import { useKnown } from '../../parts/useKnown'
 import { DrawingView } from '../../drawings/DrawingView'
 import { useReadings } from '../../measurements/useReadings'
 import { Overlay } from '../../parts/Overlay'
@@ -44,7 +44,7 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const { readings } = useReadings()
   const lossW = useEvaluation().figures['installation.lossW']?.value
   const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
-  const laidOut = useConversion().of(sheetsPart)
+  const laidOut = useKnown().of(sheetsPart)
   const sheets = useMemo(
     (): Sheet[] => [
       ...laidOut.map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),
