@@ -28,9 +28,12 @@ function mends(finding: Finding, { step }: Remedy, before: Evaluation, after: Ev
 const isStopIn = ({ findings }: Evaluation, id: FindingId): boolean =>
   findings.some((f) => f.id === id && f.severity === 'stop')
 
-/** Whether a remedy of a finding mends, tried on the machine as it would be. */
-export const isMended = (of: Conversion, finding: Finding, remedy: Remedy): boolean =>
-  mends(finding, remedy, of.evaluation, of.tried(remedy.patch).evaluation)
+/** Whether a remedy of a finding mends, tried once on the machine as it would be. */
+export function isMended(of: Conversion, finding: Finding, remedy: Remedy): boolean {
+  const known = of.mended.get(remedy) ?? mends(finding, remedy, of.evaluation, of.tried(remedy.patch).evaluation)
+  of.mended.set(remedy, known)
+  return known
+}
 
 /** The evaluation with only those remedies that were tried and that mend. Judges as many plans as there are remedies. */
 export const withTriedRemedies = (of: Conversion): Evaluation => ({

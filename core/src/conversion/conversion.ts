@@ -1,5 +1,5 @@
 import type { Evaluation } from '../evaluate/evaluation'
-import type { Finding, Judged } from '../findings/finding'
+import type { Finding, Judged, Remedy } from '../findings/finding'
 import type { JudgementId } from '../findings/judge'
 import { partOf, type Graph, type Part } from '../graph/graph'
 import { applyPatch, type Patch, type Plan } from '../plan'
@@ -15,6 +15,8 @@ import { graphOf, Known, type Beside } from './known'
 export class Conversion extends Known {
   override readonly facts: Judged
   readonly evaluation: Evaluation
+  /** Remedies that were tried on it, and whether each mends. */
+  readonly mended = new Map<Remedy, boolean>()
 
   /** Made by `conversion` alone. */
   constructor(graph: Graph) {

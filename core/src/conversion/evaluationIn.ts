@@ -24,7 +24,7 @@ export function saidBy(id: JudgementId): Part<Said> {
 
 const together = partOf<Said>('judged', (graph) => ({ value: judgedTogether(graph.seenAll(said)) }))
 
-type Key = keyof Evaluation & string
+type Key = keyof Evaluation
 
 const made = Object.fromEntries(
   Object.entries(evaluationParts).map(([name, make]) => [
@@ -42,7 +42,7 @@ const looks: { readonly [K in Key]-?: (graph: Graph) => Evaluation[K] } = {
   findings: (graph) => graph.seen(together).findings,
   judged: (graph) => graph.seen(together).lines,
   ...(Object.fromEntries(
-    Object.entries(made).map(([name, part]) => [name, (graph: Graph) => graph.seen(part as Part)]),
+    Object.entries(made).map(([name, part]) => [name, (graph: Graph) => graph.seen(part as Part<unknown>)]),
   ) as unknown as { readonly [K in keyof typeof made]: (graph: Graph) => Evaluation[K] }),
 }
 

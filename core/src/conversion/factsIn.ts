@@ -32,7 +32,7 @@ const made = Object.fromEntries(
           },
           left instanceof Ledger ? left : undefined,
         )
-        return { value: factParts[name](new KnownsIn(graph, ledger) as unknown as Knowns), left: ledger.close() }
+        return { value: factParts[name](new KnownsIn(graph, ledger)), left: ledger.close() }
       },
       { whole: whole.has(name) },
     ),

@@ -111,7 +111,7 @@ const planSlice = createSlice({
       if (!open) return
       const { label } = payload
       // The plain data, not its draft: a draft of a whole plan costs more than judging it.
-      const { plan } = original(open) ?? open
+      const { plan } = original(open)
       const patch = withPlannedDone(plan, payload.patch)
       const inverse = inversePatch(plan, patch)
       const next = applyPatch(plan, patch)
