@@ -18,7 +18,7 @@ import { measuredBy, soundReadings } from './readings'
 
 const further = [card, steps, sheets, runIn, mount, dial]
 const whole = (of: ReturnType<typeof conversion>): unknown[] => [
-  ...Object.values(of.evaluation),
+  ...(Object.values(of.evaluation) as unknown[]),
   ...further.map((one) => of.of<unknown>(one)),
 ]
 const ran = (before: Plan, patch: Patch) => {

@@ -42,7 +42,7 @@ const looks: { readonly [K in Key]-?: (graph: Graph) => Evaluation[K] } = {
   findings: (graph) => graph.seen(together).findings,
   judged: (graph) => graph.seen(together).lines,
   ...(Object.fromEntries(
-    Object.entries(made).map(([name, part]) => [name, (graph: Graph) => graph.seen(part as Part<unknown>)]),
+    Object.entries<Part>(made).map(([name, one]) => [name, (graph: Graph) => graph.seen(one)]),
   ) as unknown as { readonly [K in keyof typeof made]: (graph: Graph) => Evaluation[K] }),
 }
 

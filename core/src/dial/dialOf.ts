@@ -38,7 +38,9 @@ export interface DialPosition {
 const STALE = 0.05
 
 /** What the dial gives on each belt position, by readings where there are some. */
-export const dial = judgedPart('dial', (of): DialPosition[] => of.facts.speeds.positions.map((p) => dialPosition(of, p)))
+export const dial = judgedPart('dial', (of): DialPosition[] =>
+  of.facts.speeds.positions.map((p) => dialPosition(of, p)),
+)
 
 /** Hertz that a mark of the dial asks for, by the settings. */
 export function hertzAtMark(facts: Facts, scale: DialScale, mark: number): number | undefined {
