@@ -24,7 +24,7 @@ export const typicalEdits = {
   'motor amps': ['motor.lowVoltageA', [5.9, 6.1]],
   'motor frame': ['motor.frame', ['90L', '90S']],
   'breaker amps': ['supply.breakerA', [32, 20]],
-  'length of the supply': ['supply.lengthM', [12, 14]],
+  'length of the supply': ['supply.cableM', [12, 14]],
   'drive output amps': ['drive.ratedOutputA', [7.5, 8]],
   'price of the drive': ['drive.price', [180, 190]],
   'a pulley': ['survey.positions.0.transmission.0.driverMm', [90, 92]],

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
+import { emptyPlan, fieldAt, valueAt, type Plan, type PlanPath } from '../plan'
 import { sameValue } from '../graph/sameValue'
 import type { Dimension } from '../quantities'
 import type { Rule } from '../rules/rule'
@@ -79,17 +79,19 @@ export class Ledger {
   private isNew = false
 
   constructor(
-    private readonly plan: Plan,
-    private readonly beside: Beside = NOTHING_BESIDE,
+    private plan: Plan,
+    private beside: Beside = NOTHING_BESIDE,
     before?: Ledger,
   ) {
     this.before = before
   }
 
-  /** Nothing more is booked: what was booked before is let go. A book that says the same is the same. */
+  /** Nothing more is booked: the plan and what was booked before are let go, with the graph behind them. A book that says the same is the same. */
   close(): Ledger {
     const { before } = this
     this.before = undefined
+    this.beside = NOTHING_BESIDE
+    this.plan = emptyPlan('')
     return before && !this.isNew && sameIds(before.figures, this.figures) && sameIds(before.blocked, this.blocked)
       ? before
       : this
