@@ -22,7 +22,7 @@ const coreRooms = [
   ['conversion'],
   ['library', 'plate', 'report', 'dial', 'causes', 'speeds', 'compare', 'schematic', 'sequence', 'survey'],
   ['card'],
-  ['papers'],
+  ['papers', 'shown'],
   ['search', 'http', 'formats'],
   ['doors'],
 ]

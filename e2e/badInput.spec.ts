@@ -113,10 +113,10 @@ test('two tabs on one plan: different fields come together, of the same one the 
 test('a slow server: typing on while a save is under way is no conflict', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
   await page.route('**/api/conversions/*', async (route) => {
-    if (route.request().method() === 'PUT') await new Promise((done) => setTimeout(done, 1200))
+    if (route.request().method() === 'PATCH') await new Promise((done) => setTimeout(done, 1200))
     await route.continue()
   })
-  const underWay = page.waitForRequest((request) => request.method() === 'PUT')
+  const underWay = page.waitForRequest((request) => request.method() === 'PATCH')
   await type(page, 'Power', '1.1 kW')
   await underWay
   await type(page, 'Power', '1.5 kW')
@@ -167,7 +167,7 @@ test('the server dies in mid-edit: typing goes on, survives a reload, and is kep
 
     // And once more, with the page loaded anew before the edit was sent.
     await page.route('**/api/conversions/*', (route) =>
-      route.request().method() === 'PUT' ? route.abort() : route.continue(),
+      route.request().method() === 'PATCH' ? route.abort() : route.continue(),
     )
     await type(page, 'Hertz', '50')
     await expect(page.getByRole('status')).toHaveText(/Waiting for the server/)

@@ -82,11 +82,11 @@ export function ensureDependencies() {
 const buildInputs = ['package-lock.json', 'tsconfig.base.json']
 const built = (/** @type {string[]} */ ...parts) => localPath('build', ...parts)
 
-/** @param {string} what @param {string} folder @param {string} config */
-function viteBuild(what, folder, config) {
+/** @param {string} what @param {string} folder @param {string} config @param {NodeJS.ProcessEnv} [env] */
+function viteBuild(what, folder, config, env = process.env) {
   console.error(`Building ${what} ...`)
   rmSync(built(folder), { recursive: true, force: true })
-  runLogged(`Building ${what}`, npmBin('vite'), ['build', '--config', config, '--logLevel', 'warn'])
+  runLogged(`Building ${what}`, npmBin('vite'), ['build', '--config', config, '--logLevel', 'warn'], env)
 }
 
 /** The command line's own bundle of core. Returns the file to import. */
@@ -110,7 +110,11 @@ export function ensureCore() {
 /** The server's bundle, and what it says of its API. @param {string} server @param {string} openApiFile */
 function buildServer(server, openApiFile) {
   viteBuild('the server', 'server', 'server/vite.config.mjs')
-  viteBuild('the thread that makes papers', join('server', 'papers'), 'server/vite.worker.config.mjs')
+  for (const name of ['paperWorker', 'judgeWorker'])
+    viteBuild(`the server's ${name}`, join('server', name), 'server/vite.worker.config.mjs', {
+      ...process.env,
+      ZESTY_WORKER: name,
+    })
   const write = `import { writeFileSync } from 'node:fs'
 import { openApiDocument } from ${JSON.stringify(pathToFileURL(server).href)}
 writeFileSync(${JSON.stringify(openApiFile)}, JSON.stringify(openApiDocument()))`

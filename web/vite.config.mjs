@@ -43,6 +43,16 @@ export default defineConfig({
               networkTimeoutSeconds: 4,
               expiration: { maxEntries: 200 },
               cacheableResponse: { statuses: [200] },
+              plugins: [
+                {
+                  // Opened at another stage it is the same machine.
+                  cacheKeyWillBeUsed: ({ request }) => {
+                    const url = new URL(request.url)
+                    url.searchParams.delete('stage')
+                    return Promise.resolve(url.href)
+                  },
+                },
+              ],
             },
           },
         ],

@@ -8,6 +8,7 @@ import { stepsOf } from '../src/sequence/stepsOf'
 import type { BuildStep } from '../src/sequence/step'
 import { deviceOf, type End, type Wiring } from '../src/wiring/model'
 import { netsOf } from '../src/wiring/nets'
+import { sheetsOf } from '../src/schematic/sheetsOf'
 import { wiringOf } from '../src/wiring/wiringOf'
 import { soundPlan } from './mistakes'
 import { shippedManuals } from './shippedManuals'
@@ -22,7 +23,7 @@ const stepOf = (plan: Plan, id: string): BuildStep => {
 const endsOf = (plan: Plan, readings: Reading[] = []) =>
   looseEndsOf(plan, stepsOf(plan, wiringOf(plan)), wiringOf(plan), readings)
 const done = (plan: Plan, id: string): Plan =>
-  applyPatch(plan, answerStep(plan, wiringOf(plan), stepOf(plan, id), { answer: 'done' }))
+  applyPatch(plan, answerStep(plan, wiringOf(plan), sheetsOf(wiringOf(plan)), stepOf(plan, id), { answer: 'done' }))
 const reading = (value: number, more: Partial<Reading> = {}): Reading => ({
   kind: 'resistance',
   of: 'Frame to the earth bar',

@@ -7,6 +7,7 @@ import type { Database } from './db/database'
 import { DatabaseModule } from './db/database.module'
 import { LibraryModule } from './library/library.module'
 import { MeasurementsModule } from './measurements/measurements.module'
+import type { Judge } from './judging/judge'
 import type { PaperMaker } from './papers/paperMaker'
 import { PhotosModule } from './photos/photos.module'
 import { RecordModule } from './record/record.module'
@@ -20,6 +21,7 @@ export class AppModule {
     samples: readonly LibraryItem[],
     release: string,
     paperMaker: PaperMaker,
+    judge: Judge,
     network: Network | undefined,
   ): DynamicModule {
     return {
@@ -28,7 +30,7 @@ export class AppModule {
         DatabaseModule.of(db),
         AccessModule.of(network),
         ShopsModule,
-        ConversionsModule.of(release, paperMaker),
+        ConversionsModule.of(release, paperMaker, judge),
         MeasurementsModule,
         PhotosModule,
         RecordModule,

@@ -5,6 +5,7 @@ import type { NestFastifyApplication } from '@nestjs/platform-fastify'
 import { SwaggerModule, type OpenAPIObject } from '@nestjs/swagger'
 import { LARGEST_CONVERSION_FILE } from '@zesty/core/http'
 import type { LibraryItem } from '@zesty/core/library'
+import { judgeHere, type Judge } from './judging/judge'
 import type { Network } from './access/network'
 import { QuickAdapter } from './answers/quickAdapter'
 import { jsonBodies } from './answers/jsonBodies'
@@ -35,6 +36,8 @@ export interface ApplicationOptions {
   release: string
   /** Makes papers elsewhere than in the server's own thread. */
   paperMaker?: PaperMaker
+  /** Judges machines elsewhere than in the server's own thread. */
+  judge?: Judge
   /** Folder of the built page; without it only the API is served. */
   webRoot?: string
   /** Folder of the page that describes the API, where it is not the package's own. */
@@ -47,10 +50,20 @@ export interface ApplicationOptions {
 
 /** The whole application, ready to listen. */
 export async function createApplication(options: ApplicationOptions) {
-  const { db, samples, release, paperMaker = makeHere(readFonts()), webRoot, docsRoot, network, openApi } = options
+  const {
+    db,
+    samples,
+    release,
+    paperMaker = makeHere(readFonts()),
+    judge = judgeHere,
+    webRoot,
+    docsRoot,
+    network,
+    openApi,
+  } = options
   const adapter = new QuickAdapter(BODY_LIMIT, LARGEST_CONVERSION_FILE)
   const app = await NestFactory.create<NestFastifyApplication>(
-    AppModule.of(db, samples, release, paperMaker, network),
+    AppModule.of(db, samples, release, paperMaker, judge, network),
     adapter,
     {
       bodyParser: false,

@@ -9,6 +9,7 @@ import { migrationsUpTo } from './db/migrationsUpTo'
 import { openApiDocument } from './openapi/document'
 import { readSamples } from './library/samples'
 import { readFonts } from './papers/fonts'
+import { judgeInWorker } from './judging/judge'
 import { makeInWorkers } from './papers/paperMaker'
 import { settleDemo, type DemoWish } from './demo/demoShops'
 
@@ -67,7 +68,8 @@ export async function serve({
       db: database.db,
       samples,
       release: releaseOfThis(),
-      paperMaker: makeInWorkers(paperProgram(), readFonts()),
+      paperMaker: makeInWorkers(programOf('paper'), readFonts()),
+      judge: judgeInWorker(programOf('judge')),
       webRoot,
       ...(docsRoot === undefined ? {} : { docsRoot }),
       ...(openApiFile === undefined ? {} : { openApi: readFileSync(openApiFile) }),
@@ -98,8 +100,9 @@ export async function serve({
   }
 }
 
-/** The program of the thread that makes papers, built beside this one; read while whoever serves may still read it. */
-const paperProgram = (): string => readFileSync(new URL('papers/paperWorker.cjs', import.meta.url), 'utf8')
+/** The program of a thread, built beside this one; read while whoever serves may still read it. */
+const programOf = (worker: 'paper' | 'judge'): string =>
+  readFileSync(new URL(`${worker}Worker/${worker}Worker.cjs`, import.meta.url), 'utf8')
 
 /** A fingerprint of the program that runs. */
 const releaseOfThis = (): string =>

@@ -92,6 +92,48 @@ describe('keeping a plan', () => {
   })
 })
 
+describe('keeping what changed of a plan', () => {
+  const send = (id: string, baseRevision: number, ...changes: { path: string; value?: unknown }[]) =>
+    h.api.patch(`/api/conversions/${id}`).send({ baseRevision, changes })
+  const power = (value: unknown) => ({ path: 'motor.powerW', value })
+
+  test('is the same as keeping the whole, and answers without it', async () => {
+    const { id, plan } = await begin()
+    const { body } = await send(id, 1, power(1500), { path: 'name', value: 'Mill' }).expect(200)
+    expect(body).toEqual({ id, shopId, revision: 2, savedAt: expect.any(String) })
+    const whole = applyPatch(plan, [set('motor.powerW', 1500), set('name', 'Mill')])
+    expect((await h.api.get(`/api/conversions/${id}`).expect(200)).body).toMatchObject({ revision: 2, plan: whole })
+    await send(id, 2, { path: 'motor.powerW' }).expect(200)
+    expect((await h.api.get(`/api/conversions/${id}`)).body.plan.motor).toEqual({})
+  })
+  test('a stale one is refused with both sides and changes nothing; one sent twice is none', async () => {
+    const { id } = await begin()
+    await send(id, 1, power(1100)).expect(200)
+    expect((await send(id, 1, power(1100)).expect(200)).body.revision).toBe(2)
+    expect((await send(id, 1, power(750)).expect(409)).body).toMatchObject({
+      yours: { baseRevision: 1, changes: [power(750)] },
+      theirs: { revision: 2, plan: { motor: { powerW: 1100 } } },
+    })
+  })
+  test('of many at once on one revision exactly one is kept', async () => {
+    const { id } = await begin()
+    const answers = await Promise.all(Array.from({ length: 12 }, (_, i) => send(id, 1, power(100 + i))))
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array.from({ length: 11 }, () => 409)])
+  })
+  test('what no plan may hold is refused by its field, and nothing of it is kept', async () => {
+    const { id, plan } = await begin()
+    expect((await send(id, 1, power(-1), { path: 'name', value: 'Mill' }).expect(400)).body.faults).toMatchObject([
+      { field: 'plan.motor.powerW' },
+    ])
+    for (const path of ['schemaVersion', 'nothing.such', 'motor.powerW.x', '__proto__.x', ''])
+      await send(id, 1, { path, value: 7 }).expect(400)
+    await send(id, 1).expect(400)
+    await send(id, 1, { path: 'survey.mainPositionId', value: 'nowhere' }).expect(400)
+    await send('00000000-0000-4000-8000-000000000000', 1, power(1)).expect(404)
+    expect((await h.api.get(`/api/conversions/${id}`)).body).toMatchObject({ revision: 1, plan })
+  })
+})
+
 describe('revisions', () => {
   interface Line {
     revision: number
@@ -104,6 +146,8 @@ describe('revisions', () => {
   const age = (id: string, by: string) =>
     h.db.execute(sql`update revisions set saved_at = saved_at - ${by}::interval, begun_at = begun_at - ${by}::interval
       where conversion_id = ${id}`)
+  /** As if it had been thinned before all of that. */
+  const neverThinned = () => h.db.execute(sql`delete from marks where name = 'thinned'`)
   const power = (plan: Plan, watts: number) => applyPatch(plan, [set('motor.powerW', watts)])
 
   test('every kept plan can be looked at and restored, which is a revision too', async () => {
@@ -167,12 +211,14 @@ describe('revisions', () => {
     }
     await h.api.put(`/api/conversions/${id}/revisions/2/name`).send({ name: 'First' }).expect(204)
     const kept = async () => (await lines(id)).map(({ revision }) => revision)
+    await neverThinned()
     await thinRevisions(h.db)
     expect(await kept()).toEqual([6, 5, 4, 3, 2, 1])
     // The hours are those of the clock: set so that 3 and 4 share one, 5 and 6 the next.
     await h.db.execute(sql`update revisions set saved_at =
       date_trunc('hour', now()) - interval '50 hours' + ((revision - 3) * 30 + 5) * interval '1 minute'
       where conversion_id = ${id}`)
+    await neverThinned()
     expect(await thinRevisions(h.db)).toBe(2)
     expect(await kept()).toEqual([6, 4, 2, 1])
     expect((await lines(id))[0]?.changed).toEqual({ count: 1, first: ['Motor, Power'] })

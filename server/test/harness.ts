@@ -7,6 +7,7 @@ import pg from 'pg'
 import supertest from 'supertest'
 import type { Network } from '../src/access/network'
 import { createApplication } from '../src/application'
+import type { Judge } from '../src/judging/judge'
 import { readSamples } from '../src/library/samples'
 import { openDatabase, type Database } from '../src/db/database'
 
@@ -25,12 +26,15 @@ export interface Harness {
   close: () => Promise<void>
 }
 
+/** A machine under load takes its time; that an answer comes soon is looked at in database.test. */
+const PATIENCE = { connectionTimeoutMillis: 30_000, query_timeout: 30_000, statement_timeout: 30_000 }
+
 /** The whole application on a database of its own, in the PostgreSQL that `./zesty check` has started. */
 export async function harness(
-  options: { webRoot?: string; docsRoot?: string; network?: Network } = {},
+  options: { webRoot?: string; docsRoot?: string; network?: Network; judge?: Judge } = {},
 ): Promise<Harness> {
   const url = await freshDatabase()
-  const database = await openDatabase(url, migrations)
+  const database = await openDatabase(url, migrations, url, PATIENCE)
   const { app, handler, routes } = await createApplication({ db: database.db, samples, release: 'test', ...options })
   await app.init()
   await app.getHttpAdapter().getInstance().ready()

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { applyPatch, conversion, emptyPlan, set } from '@zesty/core'
 import { dialPlate, type WorkDrawing } from '@zesty/core/dial'
-import { mount } from '@zesty/core/mount'
+import { shownParts } from '@zesty/core/shown'
 import DxfParser from 'dxf-parser'
 import { toDxf } from '../src/drawings/dxf'
 
@@ -37,7 +37,7 @@ const plan = applyPatch(emptyPlan('Lathe'), [
 
 describe('a drawing as DXF, opened by another program', () => {
   test('the mounting plate has its holes and the round ends of its slots where they belong', () => {
-    const plate = conversion(plan).of(mount).made?.drawing
+    const plate = conversion(plan).of(shownParts.mount).made?.drawing
     if (!plate) throw new Error('no plate')
     const entities = opened(plate)
     const circles = entities.filter((e) => e.type === 'CIRCLE')
@@ -57,7 +57,7 @@ describe('a drawing as DXF, opened by another program', () => {
   test('a bracket has the motor’s slots in its top, the machine’s holes in its base, and two webs between', () => {
     const { made } = conversion(
       applyPatch(plan, [set('mount.seat', 'bracket'), set('mount.plateMm', 10), set('mount.bracketMm', 80)]),
-    ).of(mount)
+    ).of(shownParts.mount)
     if (!made) throw new Error('no bracket')
     expect(made.name).toBe('Bracket')
     const entities = opened(made.drawing)

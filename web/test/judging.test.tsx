@@ -102,7 +102,7 @@ describe('a judge that cannot be fetched', () => {
     await store.dispatch(fetchJudge())
     const { judge } = store.getState().judging
     const again = jest.fn<Judge>()
-    store.dispatch(fetchJudge.fulfilled({ judge: again, tryRemedy: () => true }, 'r', undefined))
+    store.dispatch(fetchJudge.fulfilled({ judge: again, tryRemedy: () => true, makers: undefined }, 'r', undefined))
     expect(store.getState().judging.judge).toBe(judge)
   })
 })

@@ -51,8 +51,11 @@ export function server(answer: Answer, tellsRules = true): Sent[] {
     const url = typeof request === 'string' ? request : request.url
     const asked = /\/rules\/(.+)$/.exec(url)?.[1]
     if (asked !== undefined) return tellsRules ? reply(200, describeRule(ruleOf(asked))) : reply(503, { status: 503 })
-    if (init?.method !== 'PUT') return reply(200, shop)
-    const save = JSON.parse(init.body ?? '') as Sent
+    if (init?.method !== 'PUT' && init?.method !== 'PATCH') return reply(200, shop)
+    const body = JSON.parse(init.body ?? '') as Sent & { changes?: Patch }
+    // What a server makes of changes: the plan that it kept, with them.
+    const { baseRevision, changes, plan } = body
+    const save = { baseRevision, plan: changes ? applyPatch(open().keptPlan, changes) : plan }
     sent.push(save)
     const result = await answer(save)
     if (result instanceof Error) throw result

@@ -250,6 +250,9 @@ describe('when the page goes', () => {
     full.mockRestore()
     const calls = (globalThis.fetch as jest.Mock).mock.calls as [string, { keepalive?: boolean; body: string }?][]
     const last = calls.filter(([, init]) => init?.keepalive).at(-1)
-    expect(JSON.parse(last?.[1]?.body ?? '{}')).toMatchObject({ baseRevision: 1, plan: { motor: { powerW: 2200 } } })
+    expect(JSON.parse(last?.[1]?.body ?? '{}')).toMatchObject({
+      baseRevision: 1,
+      changes: [{ path: 'motor.powerW', value: 2200 }],
+    })
   })
 })

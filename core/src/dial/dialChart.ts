@@ -8,7 +8,8 @@ const ROWS = 10
 /** The chart that translates an old plate: what each of its marks gives on each position. */
 export function dialChart(facts: Facts): {
   positions: string[]
-  rows: { mark: number; rpm: (number | undefined)[] }[]
+  /** Null where it is not known: that goes over the wire in a list. */
+  rows: { mark: number; rpm: (number | null)[] }[]
 } {
   const { plan, measured } = facts
   const { from, to } = dialScale(plan.dial)
@@ -19,7 +20,7 @@ export function dialChart(facts: Facts): {
       const mark = from + ((to - from) * i) / ROWS
       return {
         mark,
-        rpm: positions.map((p) => rpmAtMark(facts, p, readingsOf(plan, measured, p.position.id)?.dial, mark)),
+        rpm: positions.map((p) => rpmAtMark(facts, p, readingsOf(plan, measured, p.position.id)?.dial, mark) ?? null),
       }
     }),
   }

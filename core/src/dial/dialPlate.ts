@@ -6,10 +6,11 @@ import { holderName, limitOf } from '../facts/spindle/spindleLimits'
 import type { PositionFacts } from '../facts/spindle/speedFacts'
 import type { Measured } from '../measurements/measured'
 import { readingsOf } from '../measurements/withMeasured'
-import type { DialRing, Plan } from '../plan'
+import type { DialRing } from '../plan'
 import { marksOf, TEXT } from './dialMarks'
 import { degAt, dialScale, type DialScale } from './dialScale'
 import { hertzAtMark, rpmAtMark } from './dialOf'
+import { ringsOf } from './ringsOf'
 
 const TICK = 2.6
 const MINOR = 1.4
@@ -29,18 +30,6 @@ export interface DialPlate {
   rings: { name: string; measured: boolean; marks: { value: number; deg: number }[] }[]
   dangers: { name: string; fromDeg: number; toDeg: number }[]
 }
-
-/** The rings that are drawn where none was chosen: the main position's rpm. */
-export const ringsOf = (plan: Plan): DialRing[] =>
-  plan.dial.rings !== undefined && plan.dial.rings.length > 0
-    ? plan.dial.rings
-    : [
-        {
-          id: 'main',
-          shows: 'rpm',
-          ...(plan.survey.mainPositionId === undefined ? {} : { positionId: plan.survey.mainPositionId }),
-        },
-      ]
 
 /** The plate of the speed dial at true size: edge, hole, rings of round values, danger arcs, a safe start, a bar to check by. */
 export function dialPlate(facts: Facts): DialPlate {

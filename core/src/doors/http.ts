@@ -20,7 +20,14 @@ export {
   whoSchema,
 } from '../http/access'
 export {
+  type ChangesSave,
+  changesSaveSchema,
   type KeptConversion,
+  type OpenedAt,
+  openedAtSchema,
+  type Saved,
+  savedSchema,
+  type SentParts,
   conversionSchema,
   type Entry,
   entrySchema,
@@ -91,6 +98,7 @@ export {
   type NewShop,
   newShopSchema,
   type Shop,
+  type ShopLine,
   type ShopChange,
   shopChangeSchema,
   shopLineSchema,

@@ -14,9 +14,11 @@ export {
   type RunInReading,
   type RunInVerdict,
 } from '../runIn/reading'
-export { seenKey, type SeenItem } from '../runIn/stage'
+export { seenKey } from '../runIn/seenKey'
+export { type SeenItem } from '../runIn/stage'
 export { type JudgedReading, type JudgedStage, type RunInStageState } from '../runIn/runInSheet'
 export { rampOutcomes, rampsTuned, useStates, type RampTry } from '../plan/runIn'
 export { type RampTuning } from '../runIn/rampTuning'
 export { type StopLine, type StopMap } from '../runIn/stopMap'
-export { BARE, isOfStop, type StopLeft, type StopPlan, type StopStep } from '../runIn/stopSteps'
+export { BARE, isOfStop } from '../runIn/isOfStop'
+export { type StopLeft, type StopPlan, type StopStep } from '../runIn/stopSteps'

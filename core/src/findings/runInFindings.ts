@@ -4,7 +4,7 @@ import { messageText, message, rpm, type Message } from '../quantities'
 import { looseInPlan, refusedStates } from '../plan'
 import { isExpected, judgeRunIn, offBy } from '../runIn/reading'
 import type { JudgedReading, JudgedStage } from '../runIn/runInSheet'
-import { seenKey } from '../runIn/stage'
+import { seenKey } from '../runIn/seenKey'
 import { doesNotApply, good } from './answer'
 import { judgement, type Answer, type Judged } from './finding'
 

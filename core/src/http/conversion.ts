@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { nameText } from '../rules/text'
 import { evaluationAnswer } from '../evaluate/evaluationSchema'
 import { measuredSchema } from '../measurements/measured'
-import { planSchema, type Plan } from '../plan'
+import { changesSchema, planSchema, type Plan } from '../plan'
+import type { ShownPart, ShownParts } from '../shown/shownParts'
+import { stageIds, type StageId } from '../stages/stages'
 
 /** The last number that the database has for a revision. */
 const LAST_REVISION = 2_147_483_647
@@ -38,6 +40,12 @@ export const saveSchema = z.strictObject({ baseRevision, plan: planSchema })
 /** The same before the plan is read by the plan's own reader, which upgrades it and names every fault. */
 export const unreadSaveSchema = z.strictObject({ baseRevision, plan: z.unknown() })
 
+/** What is sent to keep a plan of which the server has the revision before: only what is another. */
+export const changesSaveSchema = z.strictObject({ baseRevision, changes: changesSchema })
+
+/** A save that was made, without the plan: whoever made it has it. */
+export const savedSchema = z.object({ id: z.uuid(), shopId: z.uuid(), revision, savedAt: z.iso.datetime() })
+
 export const restoreSchema = z.strictObject({ baseRevision })
 
 /** One machine's change to variable speed at one revision, as it is answered. */
@@ -55,7 +63,12 @@ export const judgedConversionSchema = z.strictObject({
   /** What its readings come to, on which the evaluation rests too. */
   measured: measuredSchema,
   evaluation: evaluationAnswer,
+  /** What the stage that was asked for shows beside it; null of what there is nothing of. Looked into only by what shows it. */
+  parts: z.record(z.string(), z.unknown()).optional() as z.ZodType<SentParts | undefined, SentParts | undefined>,
 })
+
+/** The stage that a conversion is opened at. */
+export const openedAtSchema = z.strictObject({ stage: z.enum(stageIds as [StageId, ...StageId[]]).optional() })
 
 /** What somebody calls a revision; null takes the name away. */
 export const revisionNameSchema = z.strictObject({ name: nameText(80).nullable() })
@@ -91,8 +104,12 @@ export const entrySchema = z.strictObject({
   at: z.iso.datetime(),
 })
 
+export type OpenedAt = z.output<typeof openedAtSchema>
+export type SentParts = { [N in ShownPart]?: ShownParts[N] | null }
 export type NewConversion = z.output<typeof newConversionSchema>
 export type UnreadSave = z.output<typeof unreadSaveSchema>
+export type ChangesSave = z.output<typeof changesSaveSchema>
+export type Saved = z.output<typeof savedSchema>
 export type Restore = z.output<typeof restoreSchema>
 export type KeptConversion = Omit<z.output<typeof conversionSchema>, 'plan'> & { plan: Plan }
 export type RevisionName = z.output<typeof revisionNameSchema>

@@ -1,4 +1,4 @@
-import { beltHum, beltHumWanted, isBelt, pressFit, shrinkHeat } from '../drivetrain'
+import { beltHumWanted, isBelt, pressFit, shrinkHeat } from '../drivetrain'
 import { beltMasses } from '../data/beltMasses'
 import type { Facts } from '../facts/facts'
 import { numberOf } from '../facts/figure'
@@ -67,18 +67,17 @@ export function pulleyFit(facts: Facts): PulleyFit {
   return result
 }
 
-/** How the first belt hums when it is right, and how tight it is by the hum that was heard. */
+/** How the first belt hums when it is right. */
 export interface Hum {
   spanMm: number
   massKgPerM: number
   massIsTypical: boolean
   wantedHz: number
   wantedN: number
-  heardN?: number
 }
 
 /** By the hum of its span, plucked dead and locked; nothing where section, distance or tension is not known. */
-export function beltHumOf(facts: Facts, heardHz: number | undefined): Hum | undefined {
+export function beltHumOf(facts: Facts): Hum | undefined {
   const belt = facts.belts.find(({ stage, capacity }) => isBelt(stage.kind) && capacity !== undefined)
   const [centre, wanted] = [belt?.geometry?.centreMm, belt?.capacity?.staticTensionN].map(numberOf)
   const { section, belts = 1, driverMm, drivenMm } = belt?.stage ?? {}
@@ -99,13 +98,11 @@ export function beltHumOf(facts: Facts, heardHz: number | undefined): Hum | unde
   const wantedN = wanted / belts
   const made = beltHumWanted.run({ massKgPerM, spanMm, tensionN: wantedN })
   if (!made.ok) return undefined
-  const heard = heardHz === undefined ? undefined : beltHum.run({ massKgPerM, spanMm, hertz: heardHz })
   return {
     spanMm,
     massKgPerM,
     massIsTypical: facts.plan.mount.massKgPerM === undefined,
     wantedHz: made.value.hertz,
     wantedN,
-    ...(heard?.ok ? { heardN: heard.value.tensionN } : {}),
   }
 }

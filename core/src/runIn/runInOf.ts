@@ -4,7 +4,8 @@ import { workedPositions } from './beltStages'
 import { tuneRamp, type RampTuning } from './rampTuning'
 import type { JudgedStage } from './runInSheet'
 import { stopMap, type StopMap } from './stopMap'
-import { BARE, type StopPlan } from './stopSteps'
+import { BARE } from './isOfStop'
+import type { StopPlan } from './stopSteps'
 
 /** Everything the run-in screen shows. */
 export interface RunIn {

@@ -8,7 +8,8 @@ import { causesOf } from './causes/causesOf'
 import { cutStages, warmStages } from './cutStages'
 import { judgeRunIn, type RunInReading, type RunInVerdict } from './reading'
 import { rpmStages } from './rpmStages'
-import { seenKey, type RunInStage } from './stage'
+import { seenKey } from './seenKey'
+import type { RunInStage } from './stage'
 
 export type RunInStageState = 'open' | 'good' | 'look' | 'stop' | 'passed'
 

@@ -36,9 +36,6 @@ export interface RunInStage {
   hold: string
 }
 
-/** Where an answer to something seen is kept. */
-export const seenKey = (stage: Pick<RunInStage, 'id'>, item: Pick<SeenItem, 'id'>): string => `${stage.id}.${item.id}`
-
 export const DEAD_CLIPS = 'Clamp and clips went on dead, covers shut; or from the drive’s own display.'
 const CAN_READ = 'By a meter that can read a drive’s output, its clips put on dead; or the drive’s display.'
 /** What magnetises a motor follows from its power factor; without it the band is wide. */

@@ -11,7 +11,7 @@ import { rampsAtMushroom, set, type Patch, type PlanPath } from '../plan'
 import { actingRamp } from './actingRamp'
 import { massOn } from './massOn'
 import { shortestStop } from './shortestStop'
-import { BARE } from './stopSteps'
+import { BARE } from './isOfStop'
 
 const POINTS = 24
 

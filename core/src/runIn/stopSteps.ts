@@ -13,6 +13,7 @@ import { unscrew } from '../workholding'
 import { actingRamp } from './actingRamp'
 import { workedPositions } from './beltStages'
 import { coastExpected, coastFrom, massOn } from './massOn'
+import { BARE, isOfStop } from './isOfStop'
 import { isExpected, type Expected, type NotExpected } from './reading'
 import { line, lines } from './working'
 import { shortestStop } from './shortestStop'
@@ -61,20 +62,6 @@ export interface StopPlan {
   steps: StopStep[]
   left: StopLeft[]
 }
-
-/** Share by which the speed that a stop was timed from may be off the step's. */
-const SAME_SPEED = 0.03
-
-/** Whether something timed is of a step: of that thing, on that position, from about that speed. */
-export const isOfStop =
-  (step: Pick<StopStep, 'of' | 'positionId' | 'fromRpm'>) =>
-  (row: { of?: string | undefined; positionId?: string | undefined; fromRpm?: number | undefined }): boolean =>
-    row.of === step.of &&
-    row.positionId === step.positionId &&
-    row.fromRpm !== undefined &&
-    Math.abs(row.fromRpm / step.fromRpm - 1) < SAME_SPEED
-
-export const BARE = 'The bare spindle'
 
 /** The emergency stop, in steps: the bare spindle first, then each thing from its lowest speed up. */
 export function stopPlan(facts: Facts): StopPlan {

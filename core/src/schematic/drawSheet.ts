@@ -2,7 +2,7 @@ import { conductorPaint } from '../wiring/conductors'
 import { fitText, textWidth } from '../drawing/textWidth'
 import type { Drawing, Shape } from '../drawing/shapes'
 import { deviceOf, devicePlaces, endOf, type Cable, type End, type Wiring } from '../wiring/model'
-import { SYMBOL, tagged, tagWidth, type Card, type Landing, type Layout, type Path } from './layout'
+import type { Card, Landing, Layout, Path } from './layout'
 import {
   CONTROL_WIRE,
   CORNER,
@@ -16,6 +16,7 @@ import {
   TERMINAL_SIZE,
 } from './measures'
 import { symbolFor } from './symbols'
+import { SYMBOL, tagged, tagWidth } from './tags'
 
 const DARK_EDGE = 0.36
 const HALO = 1.2

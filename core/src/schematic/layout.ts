@@ -18,7 +18,6 @@ import {
   LOW_HEAD,
   NAME_SIZE,
   NOTE_SIZE,
-  NUMBER_SIZE,
   RING,
   ROW,
   SCREW,
@@ -26,6 +25,7 @@ import {
   TRACK,
 } from './measures'
 import { placed } from './heights'
+import { SYMBOL, tagWidth } from './tags'
 import { tracked, type Segment, type Stub } from './tracks'
 
 /** One row of a card: a terminal, or an incoming and an outgoing one side by side. */
@@ -101,15 +101,6 @@ export interface Layout {
 const BAR = 'bar'
 const TOP = 12
 const MARGIN = 4
-
-/** How wide the box of a wire's number is. */
-export const tagWidth = (number: number): number => Math.max(5.4, textWidth(String(number), NUMBER_SIZE, 600) + 2.4)
-
-/** Where a wire bears its number: at both ends, once on a short straight run. */
-export function tagged({ from, to }: Path): Landing[] {
-  const near = from.y === to.y && Math.abs(from.tagX - to.tagX) < 6
-  return (near ? [from] : [from, to]).filter(({ side }) => side !== 'b')
-}
 
 /**
  * Lays cards in their columns and wires in the gutters between them. Devices that no wire of the sheet reaches are left out.
@@ -255,9 +246,6 @@ function cardOf(device: Device, column: number, used: ReadonlyMap<End, readonly 
   const h = at - ROW / 2 + (folded > 0 && device.role === 'drive' ? GRID : 0)
   return { device, column, x: 0, y: 0, w: widthOf(device, rows), h, head, rows, folded }
 }
-
-/** Room for a symbol between the screws of a device that has something inside. */
-export const SYMBOL = 16
 
 function widthOf(device: Device, rows: readonly Row[]): number {
   const text = (t: Terminal | undefined): number =>

@@ -1,4 +1,5 @@
-import { tagged, tagWidth, type Layout } from './layout'
+import type { Layout } from './layout'
+import { tagged, tagWidth } from './tags'
 import { TAG_H } from './measures'
 
 /** How well a sheet is drawn; all but the crossings are to be nothing. */

@@ -1,17 +1,24 @@
 import { set, type Patch, type Plan, type StepRecord } from '../plan'
-import { placesOf, sheetsOf } from '../schematic/sheetsOf'
+import { placesOf } from '../schematic/placesOf'
+import type { SchematicSheet } from '../schematic/sheetsOf'
 import type { Wiring } from '../wiring/model'
 import { circuitOf } from './circuitOf'
 import type { BuildStep } from './step'
 
 /** A step's answer, kept with what was ticked and measured; numbers of wires, and places on the sheets, stay from the first answer on. */
-export function answerStep(plan: Plan, wiring: Wiring, step: BuildStep, record: StepRecord): Patch {
+export function answerStep(
+  plan: Plan,
+  wiring: Wiring,
+  sheets: readonly SchematicSheet[],
+  step: BuildStep,
+  record: StepRecord,
+): Patch {
   return [
     set('wiring.steps', { ...plan.wiring.steps, [step.id]: proved(wiring, step, record) }),
     ...(plan.wiring.numbers === undefined
       ? [
           set('wiring.numbers', Object.fromEntries(wiring.wires.map(({ key, number }) => [key, number]))),
-          set('wiring.places', placesOf(sheetsOf(wiring))),
+          set('wiring.places', placesOf(sheets)),
         ]
       : []),
   ]

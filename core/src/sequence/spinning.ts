@@ -1,20 +1,8 @@
 import { heartOf, type Plan } from '../plan'
 import type { Heart } from '../stages/hearts'
-import type { SettingId } from '../stages/settingTable'
 import type { Wiring } from '../wiring/model'
 import { firstLeads, type Add } from './adding'
 import { stepReading, type StepReading } from './step'
-
-/** Settings whose codes are asked for where there is no manual; on a drive with trims the current limit too. */
-export const firstSpinSettings: readonly SettingId[] = [
-  'ratedVoltageV',
-  'baseFrequencyHz',
-  'overloadA',
-  'maximumHz',
-  'restart',
-  'commandSource',
-  'referenceSource',
-]
 
 const said = (words: string | undefined, otherwise: string): string => words ?? otherwise
 

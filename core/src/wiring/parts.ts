@@ -1,5 +1,3 @@
-import Papa from 'papaparse'
-import { partStates } from '../plan/wiring'
 import type { Plan } from '../plan'
 import type { Wiring } from './model'
 import { SPARE } from './schedule'
@@ -98,20 +96,3 @@ export const stillToPay = (plan: Plan, lines: readonly PartLine[]): number =>
     const { state, price } = plan.wiring.parts?.[key] ?? {}
     return sum + (state === 'had' || state === 'paid' ? 0 : (price ?? 0))
   }, 0)
-
-/** Parts and tools as CSV (RFC 4180). */
-export const partsCsv = (plan: Plan, lines: readonly PartLine[]): string =>
-  Papa.unparse(
-    lines.map(({ key, name, quantity, unit, kind }) => {
-      const { state, price } = plan.wiring.parts?.[key] ?? {}
-      return {
-        Kind: kind,
-        Name: name,
-        Quantity: unit === 'm' && quantity === 0 ? '' : quantity,
-        Unit: unit,
-        State: state === undefined ? '' : partStates[state],
-        Price: price ?? '',
-      }
-    }),
-    { escapeFormulae: true },
-  )

@@ -1,4 +1,3 @@
-import Papa from 'papaparse'
 import { colourWords } from './conductors'
 import { deviceOf, terminalOf, wireKinds, type End, type Wire, type Wiring } from './model'
 
@@ -61,29 +60,6 @@ function rowOf(wiring: Wiring, wire: Wire): ScheduleRow {
     live: wire.live,
     byHand: wire.byHand ?? '',
   }
-}
-
-/** The wire list as CSV (RFC 4180), with units in its headings. */
-export function scheduleCsv(wiring: Wiring): string {
-  const rows = scheduleOf(wiring).map((r) => ({
-    Number: r.number,
-    Kind: r.kind,
-    From: r.from,
-    'At terminal': r.fromTerminal,
-    To: r.to,
-    'To terminal': r.toTerminal,
-    Colour: r.colour,
-    Letters: r.letters,
-    'Size (mm2)': r.areaMm2 ?? '',
-    'Length (m)': r.lengthM ?? '',
-    Ends: r.ends,
-    Purpose: r.purpose,
-    Cable: r.cable,
-    'Measures dead': r.dead,
-    'Measures live': r.live,
-    'By hand': r.byHand,
-  }))
-  return Papa.unparse(rows, { escapeFormulae: true })
 }
 
 /** Wire of one kind that is to be cut: how much, and in how many pieces. */

@@ -36,7 +36,7 @@ export function permits({ at, rights, conversionId, shopId }: Permission, { meth
   if (rights === 'all' || isRead(method)) return true
   if (rights !== 'measure') return false
   return (
-    (method === 'PUT' && /^\/api\/conversions\/[^/]+$/.test(path)) ||
+    ((method === 'PUT' || method === 'PATCH') && /^\/api\/conversions\/[^/]+$/.test(path)) ||
     ((method === 'POST' || method === 'DELETE') &&
       /^\/api\/conversions\/[^/]+\/(measurements|photos|log)(\/[^/]+)?$/.test(path)) ||
     (method === 'PUT' && /^\/api\/conversions\/[^/]+\/photos\/[^/]+\/note$/.test(path))

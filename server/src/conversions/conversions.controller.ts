@@ -1,17 +1,22 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Req } from '@nestjs/common'
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put, Query, Req, Res } from '@nestjs/common'
 import {
+  changesSaveSchema,
   momentParameterSchema,
   newConversionSchema,
+  openedAtSchema,
   revisionNameSchema,
   restoreSchema,
   revisionParameterSchema,
   unreadSaveSchema,
+  type ChangesSave,
   type NewConversion,
+  type OpenedAt,
   type Restore,
   type RevisionName,
   type UnreadSave,
 } from '@zesty/core/http'
-import type { FastifyRequest } from 'fastify'
+import type { FastifyReply, FastifyRequest } from 'fastify'
+import { listPageSchema, revisionPageSchema, sayNext, type ListPage, type RevisionPage } from '../answers/listPage'
 import { askerOf } from '../access/who'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
@@ -28,8 +33,14 @@ export class ConversionsController {
   ) {}
 
   @Get('shops/:shopId/conversions')
-  list(@Param('shopId') shopId: string) {
-    return this.lines.of(idOf(shopId, 'shop'))
+  async list(
+    @Param('shopId') shopId: string,
+    @Query(new ZodPipe(listPageSchema)) page: ListPage,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ) {
+    const { rows, next } = await this.lines.of(idOf(shopId, 'shop'), page)
+    sayNext(reply, `/api/shops/${shopId}/conversions`, next)
+    return rows
   }
 
   @Post('shops/:shopId/conversions')
@@ -56,6 +67,15 @@ export class ConversionsController {
     return this.conversions.save(idOf(id, 'conversion'), body, askerOf(req))
   }
 
+  @Patch('conversions/:id')
+  saveChanges(
+    @Param('id') id: string,
+    @Body(new ZodPipe(changesSaveSchema)) body: ChangesSave,
+    @Req() req: FastifyRequest,
+  ) {
+    return this.conversions.saveChanges(idOf(id, 'conversion'), body, askerOf(req))
+  }
+
   @Post('conversions/:id/copy')
   copy(@Param('id') id: string, @Req() req: FastifyRequest) {
     return this.conversions.copy(idOf(id, 'conversion'), askerOf(req))
@@ -73,8 +93,8 @@ export class ConversionsController {
   }
 
   @Get('conversions/:id/judged')
-  judged(@Param('id') id: string) {
-    return this.conversions.judged(idOf(id, 'conversion'))
+  judged(@Param('id') id: string, @Query(new ZodPipe(openedAtSchema)) { stage }: OpenedAt) {
+    return this.conversions.judged(idOf(id, 'conversion'), stage)
   }
 
   @Get('conversions/:id/export')
@@ -83,8 +103,14 @@ export class ConversionsController {
   }
 
   @Get('conversions/:id/revisions')
-  listRevisions(@Param('id') id: string) {
-    return this.revisions.list(idOf(id, 'conversion'))
+  async listRevisions(
+    @Param('id') id: string,
+    @Query(new ZodPipe(revisionPageSchema)) page: RevisionPage,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ) {
+    const { rows, next } = await this.revisions.list(idOf(id, 'conversion'), page)
+    sayNext(reply, `/api/conversions/${id}/revisions`, next)
+    return rows
   }
 
   @Get('conversions/:id/revisions/:revision')

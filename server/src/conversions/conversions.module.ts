@@ -1,7 +1,10 @@
 import { Module, type DynamicModule } from '@nestjs/common'
 import { ConversionsController } from './conversions.controller'
 import { ConversionsService } from './conversions.service'
-import { MachineLines, RELEASE } from './machineLines'
+import { MachineLines } from './machineLines'
+import { JUDGE, type Judge } from '../judging/judge'
+import { KeptVerdicts, RELEASE } from '../judging/keptVerdicts'
+import { Rejudging } from './rejudging'
 import { RevisionsService } from './revisions.service'
 import { SchemaController } from './schema.controller'
 import { PAPER_MAKER, type PaperMaker } from '../papers/paperMaker'
@@ -13,7 +16,7 @@ import { Thinning } from './thinning'
 
 @Module({})
 export class ConversionsModule {
-  static of(release: string, paperMaker: PaperMaker): DynamicModule {
+  static of(release: string, paperMaker: PaperMaker, judge: Judge): DynamicModule {
     return {
       module: ConversionsModule,
       controllers: [ConversionsController, SchemaController, WholeController, PapersController],
@@ -24,6 +27,9 @@ export class ConversionsModule {
         WholeService,
         PapersService,
         { provide: PAPER_MAKER, useValue: paperMaker },
+        { provide: JUDGE, useValue: judge },
+        KeptVerdicts,
+        Rejudging,
         Thinning,
         { provide: RELEASE, useValue: release },
       ],

@@ -6,14 +6,15 @@ import {
   CONVERSION_FORMAT,
   copyPlan,
   emptyPlan,
-  advise,
   PLAN_VERSION,
+  readChanges,
   readConversionFile,
   readPlan,
   type ConversionRead,
   type Plan,
+  type StageId,
 } from '@zesty/core'
-import { type NewConversion, type UnreadSave } from '@zesty/core/http'
+import type { ChangesSave, NewConversion, Saved, UnreadSave } from '@zesty/core/http'
 import { firstFaults } from '@zesty/core/rules'
 import { and, eq, or, sql } from 'drizzle-orm'
 import { beyondMeasuring } from '../access/measuredPaths'
@@ -22,7 +23,8 @@ import { JsonText, withMember } from '../answers/jsonText'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, photos, revisions } from '../db/schema'
 import { badInput, notFound, Problem } from '../problems/problem'
-import { insertMeasurements, measuredOf, readingsOf } from '../measurements/storedMeasurements'
+import { insertMeasurements, readingsOf, readingsText } from '../measurements/storedMeasurements'
+import { KeptVerdicts, type Opened } from '../judging/keptVerdicts'
 import { insertPhotos, pagesOf, photosOf } from '../photos/storedPhotos'
 import { insertLog, logOf, withoutId } from '../record/storedLog'
 import { RevisionsService } from './revisions.service'
@@ -43,28 +45,58 @@ const NOTHING_ELSE = { measurements: [], log: [], photos: [] }
 type Row = { id: string; shopId: string; revision: number; plan: unknown; savedAt: Date }
 export type Conversion = Omit<Row, 'plan'> & { plan: Plan }
 
+/** Within a text of JSON quotation marks are escaped: only a key can look like this. */
+const isOfThisRelease = (plan: string): boolean => plan.includes(`"schemaVersion": ${PLAN_VERSION}`)
+
 function opened(row: Row): Conversion {
   const read = readStored(row.plan)
   if (!read.ok) throw unreadable(read.faults)
   return { ...row, plan: read.value }
 }
 
+/** Somebody else stepped first: both sides are told. */
+const steppedBefore = (baseRevision: number, yours: object, theirs: Conversion): Problem =>
+  new Problem(
+    409,
+    `This plan was changed elsewhere: it is at revision ${theirs.revision}, your change was made to ${baseRevision}.`,
+    { yours: { baseRevision, ...yours }, theirs },
+  )
+
+const savedOf = ({ id, shopId, revision, savedAt }: Conversion): Saved => ({
+  id,
+  shopId,
+  revision,
+  savedAt: savedAt.toISOString(),
+})
+
+function mustOnlyMeasure(kept: Plan, plan: Plan): void {
+  const beyond = beyondMeasuring(kept, plan)
+  if (beyond.length > 0)
+    throw new Problem(403, 'This device may look, measure and tick; it may not change what was decided.', {
+      faults: firstFaults(
+        beyond.map((path) => ({ field: `plan.${path}`, message: 'may not be changed on this device' })),
+      ),
+    })
+}
+
 @Injectable()
 export class ConversionsService {
   private readonly byId
+  private readonly judgedById
 
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     private readonly revisions: RevisionsService,
+    private readonly verdicts: KeptVerdicts,
   ) {
+    const whole = { ...columns, plan: sql<string>`${conversions.plan}::text` }
+    this.judgedById = db
+      .select({ ...whole, readings: readingsText })
+      .from(conversions)
+      .where(eq(conversions.id, sql.placeholder('id')))
+      .prepare('judged_by_id')
     this.byId = db
-      .select({
-        id: conversions.id,
-        shopId: conversions.shopId,
-        revision: conversions.revision,
-        savedAt: conversions.savedAt,
-        plan: sql<string>`${conversions.plan}::text`,
-      })
+      .select(whole)
       .from(conversions)
       .where(eq(conversions.id, sql.placeholder('id')))
       .prepare('conversion_by_id')
@@ -75,8 +107,7 @@ export class ConversionsService {
     const [row] = await this.byId.execute({ id })
     if (!row) throw notFound('conversion')
     const { plan, ...rest } = row
-    // Within a text of JSON quotation marks are escaped: only a key can look like this.
-    return plan.includes(`"schemaVersion": ${PLAN_VERSION}`) ? withMember(rest, 'plan', plan) : this.find(id)
+    return isOfThisRelease(plan) ? withMember(rest, 'plan', plan) : this.find(id)
   }
 
   async find(id: string): Promise<Conversion> {
@@ -155,18 +186,38 @@ export class ConversionsService {
         }
   }
 
-  async evaluation(id: string) {
-    return (await this.judged(id)).evaluation
+  async evaluation(id: string): Promise<unknown> {
+    const { verdict } = await this.verdictOf(await this.toBeJudged(id), undefined)
+    return (JSON.parse(verdict) as { evaluation: unknown }).evaluation
   }
 
-  /** One revision with its verdicts: asked for apart, a save between could part them. */
-  async judged(id: string) {
-    const conversion = await this.find(id)
-    const measured = await measuredOf(this.db, id)
+  /** One revision with its verdict, and what a stage shows beside it: asked for apart, a save between could part them. */
+  async judged(id: string, stage: StageId | undefined): Promise<JsonText> {
+    const row = await this.toBeJudged(id)
+    const { plan, readings: _, ...head } = row
+    const { verdict, parts } = await this.verdictOf(row, stage)
+    const conversion = withMember(head, 'plan', plan).text
+    return new JsonText(
+      `{"conversion":${conversion},${verdict.slice(1, -1)}${parts === undefined ? '' : `,"parts":${parts}`}}`,
+    )
+  }
+
+  /** A conversion with its readings, the plan as text of this release. */
+  private async toBeJudged(id: string) {
+    const [row] = await this.judgedById.execute({ id })
+    if (!row) throw notFound('conversion')
+    if (isOfThisRelease(row.plan)) return row
+    return { ...row, plan: JSON.stringify(opened({ ...row, plan: JSON.parse(row.plan) as unknown }).plan) }
+  }
+
+  private async verdictOf(
+    { id, plan, readings }: { id: string; plan: string; readings: string },
+    stage: StageId | undefined,
+  ): Promise<Opened> {
     try {
-      return { conversion, measured, evaluation: advise(conversion.plan, undefined, measured) }
+      return await this.verdicts.opened(id, plan, readings, stage)
     } catch (error) {
-      const faults = faultsOfStored(conversion.plan)
+      const faults = faultsOfStored(JSON.parse(plan))
       throw faults.length === 0 ? error : unreadable(faults)
     }
   }
@@ -174,20 +225,25 @@ export class ConversionsService {
   async save(id: string, { baseRevision, plan }: UnreadSave, by: Asker): Promise<JsonText> {
     const read = readPlan(plan)
     if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` })))
-    if (by.rights === 'measure') await this.mustOnlyMeasure(id, read.value)
+    // Held against what is kept now: a save to an older revision is refused afterwards, whatever it changed.
+    if (by.rights === 'measure') mustOnlyMeasure((await this.find(id)).plan, read.value)
     return this.write(id, baseRevision, read.value, 'edited', by)
   }
 
-  /** Held against what is kept now: a save to an older revision is refused afterwards, whatever it changed. */
-  private async mustOnlyMeasure(id: string, plan: Plan): Promise<void> {
-    const { plan: kept } = await this.find(id)
-    const beyond = beyondMeasuring(kept, plan)
-    if (beyond.length > 0)
-      throw new Problem(403, 'This device may look, measure and tick; it may not change what was decided.', {
-        faults: firstFaults(
-          beyond.map((path) => ({ field: `plan.${path}`, message: 'may not be changed on this device' })),
-        ),
-      })
+  /** The same of what changed alone: the rest is what is kept at the revision that it was made to. */
+  async saveChanges(id: string, { baseRevision, changes }: ChangesSave, by: Asker): Promise<Saved> {
+    const kept = await this.find(id)
+    const read = readChanges(kept.plan, changes)
+    // The same save sent twice, its first answer lost on the way, is no conflict.
+    if (kept.revision === baseRevision + 1 && read.ok && isDeepStrictEqual(kept.plan, read.value)) return savedOf(kept)
+    if (kept.revision !== baseRevision) throw steppedBefore(baseRevision, { changes }, kept)
+    if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: `plan.${f.field}` })))
+    if (by.rights === 'measure') mustOnlyMeasure(kept.plan, read.value)
+    const savedAt = new Date()
+    const step = { id, baseRevision, plan: JSON.stringify(read.value), savedAt, origin: 'edited', by: by.name }
+    const shopId = await stepForward(this.db, step)
+    if (shopId === undefined) throw steppedBefore(baseRevision, { changes }, await this.find(id))
+    return { id, shopId, revision: baseRevision + 1, savedAt: savedAt.toISOString() }
   }
 
   async restore(id: string, revision: number, baseRevision: number, by: Asker): Promise<JsonText> {
@@ -207,11 +263,7 @@ export class ConversionsService {
     // The same save sent twice, its first answer lost on the way, is no conflict.
     if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan))
       return answer(current.shopId, current.revision, current.savedAt)
-    throw new Problem(
-      409,
-      `This plan was changed elsewhere: it is at revision ${current.revision}, your change was made to ${baseRevision}.`,
-      { yours: { baseRevision, plan }, theirs: current },
-    )
+    throw steppedBefore(baseRevision, { plan }, current)
   }
 
   async remove(id: string): Promise<void> {

@@ -2,15 +2,16 @@ import { setImmediate } from 'node:timers/promises'
 import { Inject, Injectable } from '@nestjs/common'
 import { planDifference, readPlan } from '@zesty/core'
 import type { RevisionLine } from '@zesty/core/http'
-import { and, asc, desc, eq, inArray, lte, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, lt, lte, sql } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, entries, revisions } from '../db/schema'
 import { notFound, Problem } from '../problems/problem'
+import type { Paged, RevisionPage } from '../answers/listPage'
 import { conversionMustExist } from './conversionMustExist'
 import { readStored, unreadable } from './storedPlan'
 
-/** The newest revisions that are listed. */
-const LISTED = 200
+/** Revisions that go in one answer, the newest first. */
+const LISTED = 100
 
 /** How many of the changed things are named; the others are counted. */
 const NAMED = 6
@@ -23,7 +24,7 @@ export class RevisionsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
   /** Newest first, each with what it changed. */
-  async list(id: string) {
+  async list(id: string, { after }: RevisionPage): Promise<Paged<RevisionLine[]>> {
     await conversionMustExist(this.db, id)
     const rows = await this.db
       .select({
@@ -36,7 +37,7 @@ export class RevisionsService {
         changedSince: revisions.changedSince,
       })
       .from(revisions)
-      .where(eq(revisions.conversionId, id))
+      .where(and(eq(revisions.conversionId, id), after === undefined ? undefined : lt(revisions.revision, after)))
       .orderBy(desc(revisions.revision))
       // One more, for what the last listed was made from.
       .limit(LISTED + 1)
@@ -45,15 +46,17 @@ export class RevisionsService {
       return before === undefined || (changed && changedSince === before) ? [] : [{ revision, before }]
     })
     const told = await this.tell(id, steps)
-    return rows.slice(0, LISTED).map(({ by, name, changed, changedSince, ...row }, i) => {
+    const lines = rows.slice(0, LISTED).map(({ by, name, changed, changedSince, ...row }, i) => {
       const says = told.get(row.revision) ?? (changedSince === rows[i + 1]?.revision ? changed : null)
       return {
         ...row,
         ...(by === null ? {} : { by }),
         ...(name === null ? {} : { name }),
+        savedAt: row.savedAt.toISOString(),
         ...(says ? { changed: says } : {}),
       }
     })
+    return { rows: lines, next: rows.length > LISTED ? String(lines.at(-1)?.revision) : undefined }
   }
 
   /** Works out what each of these changed and keeps it: it stays so until another stands before it. */

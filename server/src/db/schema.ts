@@ -2,6 +2,7 @@ import { photoSubjects, rightsOfDevices } from '@zesty/core/http'
 import { libraryKinds } from '@zesty/core/library'
 import { logKinds, symptoms, upkeepTasks } from '@zesty/core/record'
 import { measurementKinds, leads } from '@zesty/core/measurements'
+import { sql } from 'drizzle-orm'
 import {
   boolean,
   customType,
@@ -18,16 +19,20 @@ import {
 } from 'drizzle-orm/pg-core'
 
 /** A workshop: its supplies and machines, and how it likes to read numbers. */
-export const shops = pgTable('shops', {
-  id: uuid().primaryKey().defaultRandom(),
-  name: text().notNull(),
-  units: text({ enum: ['metric', 'imperial'] })
-    .notNull()
-    .default('metric'),
-  /** Made from the demo files; taken away again while untouched. */
-  demo: boolean().notNull().default(false),
-  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-})
+export const shops = pgTable(
+  'shops',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    name: text().notNull(),
+    units: text({ enum: ['metric', 'imperial'] })
+      .notNull()
+      .default('metric'),
+    /** Made from the demo files; taken away again while untouched. */
+    demo: boolean().notNull().default(false),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index().on(t.createdAt, t.id)],
+)
 
 /** One machine's change to variable speed. `plan` is the newest revision's document. */
 export const conversions = pgTable(
@@ -47,7 +52,26 @@ export const conversions = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     savedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (t) => [index().on(t.shopId)],
+  (t) => [index().on(t.shopId, t.createdAt, t.id), index().on(t.savedAt, t.id)],
+)
+
+/**
+ * What was said of a machine as it was opened, to be said again at once while nothing that it rests on has changed. Made
+ * anew at any time, so it is in no backup.
+ */
+export const verdicts = pgTable(
+  'verdicts',
+  {
+    conversionId: uuid()
+      .notNull()
+      .references(() => conversions.id, { onDelete: 'cascade' }),
+    /** The verdict, or what a stage shows beside it. */
+    what: text().notNull(),
+    /** A hash of release, plan and readings. */
+    of: text().notNull(),
+    answer: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.conversionId, t.what] })],
 )
 
 /**
@@ -75,7 +99,13 @@ export const revisions = pgTable(
     changed: jsonb().$type<{ count: number; first: string[] }>(),
     changedSince: integer(),
   },
-  (t) => [primaryKey({ columns: [t.conversionId, t.revision] })],
+  (t) => [
+    primaryKey({ columns: [t.conversionId, t.revision] }),
+    // What may be thinned, by when: the older it is, the more has been thinned of it.
+    index()
+      .on(t.savedAt)
+      .where(sql`origin = 'edited' and name is null`),
+  ],
 )
 
 /** What was ticked, and what the drive was read to hold: a row for each time it was changed, never thinned. */
@@ -123,7 +153,7 @@ export const measurements = pgTable(
     note: text(),
     takenAt: timestamp({ withTimezone: true }).notNull(),
   },
-  (t) => [index().on(t.conversionId, t.takenAt)],
+  (t) => [index().on(t.conversionId, t.takenAt, t.id)],
 )
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
@@ -193,26 +223,34 @@ export const libraryItems = pgTable(
 )
 
 /** Devices of the shop's network that were let in. What they show is kept only as its SHA-256. */
-export const devices = pgTable('devices', {
-  id: uuid().primaryKey().defaultRandom(),
-  tokenHash: text().notNull().unique(),
-  name: text().notNull(),
-  personId: uuid().references(() => people.id, { onDelete: 'cascade' }),
-  rights: text({ enum: rightsOfDevices }).notNull(),
-  /** The one machine that may be looked at. */
-  conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
-  pairedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-  lastSeenAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-})
+export const devices = pgTable(
+  'devices',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    tokenHash: text().notNull().unique(),
+    name: text().notNull(),
+    personId: uuid().references(() => people.id, { onDelete: 'cascade' }),
+    rights: text({ enum: rightsOfDevices }).notNull(),
+    /** The one machine that may be looked at. */
+    conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
+    pairedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    lastSeenAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index().on(t.personId), index().on(t.conversionId)],
+)
 
 /** Ways in that were told and not used yet. */
-export const invitations = pgTable('invitations', {
-  id: uuid().primaryKey().defaultRandom(),
-  codeHash: text().notNull().unique(),
-  rights: text({ enum: rightsOfDevices }).notNull(),
-  conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
-  expiresAt: timestamp({ withTimezone: true }).notNull(),
-})
+export const invitations = pgTable(
+  'invitations',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    codeHash: text().notNull().unique(),
+    rights: text({ enum: rightsOfDevices }).notNull(),
+    conversionId: uuid().references(() => conversions.id, { onDelete: 'cascade' }),
+    expiresAt: timestamp({ withTimezone: true }).notNull(),
+  },
+  (t) => [index().on(t.conversionId)],
+)
 
 /** Ways in that were tried and were none, so that nobody tries for long. */
 export const attempts = pgTable(

@@ -1,7 +1,8 @@
-import { Body, Controller, Delete, Get, Param, Post, Req } from '@nestjs/common'
+import { Body, Controller, Delete, Get, Param, Post, Query, Req, Res } from '@nestjs/common'
 import { newMeasurementsSchema, type NewMeasurements } from '@zesty/core/http'
-import type { FastifyRequest } from 'fastify'
+import type { FastifyReply, FastifyRequest } from 'fastify'
 import { askerOf } from '../access/who'
+import { listPageSchema, sayNext, type ListPage } from '../answers/listPage'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { MeasurementsService } from './measurements.service'
@@ -11,8 +12,14 @@ export class MeasurementsController {
   constructor(private readonly measurements: MeasurementsService) {}
 
   @Get()
-  list(@Param('id') id: string) {
-    return this.measurements.list(idOf(id, 'conversion'))
+  async list(
+    @Param('id') id: string,
+    @Query(new ZodPipe(listPageSchema)) page: ListPage,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ) {
+    const { rows, next } = await this.measurements.list(idOf(id, 'conversion'), page)
+    sayNext(reply, `/api/conversions/${id}/measurements`, next)
+    return rows
   }
 
   @Post()

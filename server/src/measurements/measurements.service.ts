@@ -3,20 +3,25 @@ import type { NewMeasurements } from '@zesty/core/http'
 import { MOST_READINGS } from '@zesty/core/measurements'
 import { and, count, eq } from 'drizzle-orm'
 import type { Asker } from '../access/who'
+import type { JsonText } from '../answers/jsonText'
+import type { ListPage, Paged } from '../answers/listPage'
 import { conversionMustExist } from '../conversions/conversionMustExist'
 import { DATABASE, type Database } from '../db/database'
 import { measurements } from '../db/schema'
 import { badInput, notFound } from '../problems/problem'
-import { insertMeasurements, measuredOf, measurementsAsText, readingsChanged } from './storedMeasurements'
+import { insertMeasurements, measuredOf, measurementsPage, readingsChanged } from './storedMeasurements'
+
+/** Readings that go in one answer. */
+const LISTED = 2000
 
 /** What was read off a machine: rows of their own, beside its plan. */
 @Injectable()
 export class MeasurementsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
-  async list(conversionId: string) {
-    const all = await measurementsAsText(this.db, conversionId)
-    if (all.text === '[]') await conversionMustExist(this.db, conversionId)
+  async list(conversionId: string, page: ListPage): Promise<Paged<JsonText>> {
+    const all = await measurementsPage(this.db, conversionId, page, LISTED)
+    if (all.rows.text === '[]') await conversionMustExist(this.db, conversionId)
     return all
   }
 

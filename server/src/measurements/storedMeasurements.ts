@@ -1,12 +1,7 @@
-import {
-  fitMeasurements,
-  type FitReading,
-  type Measured,
-  type Measurement,
-  type Reading,
-} from '@zesty/core/measurements'
-import { asc, eq, inArray, sql } from 'drizzle-orm'
+import { fitMeasurements, type Measured, type Measurement, type Reading } from '@zesty/core/measurements'
+import { and, asc, eq, sql } from 'drizzle-orm'
 import { JsonText } from '../answers/jsonText'
+import { cursorOf, isAfter, type ListPage, type Paged } from '../answers/listPage'
 import type { Database } from '../db/database'
 import { conversions, measurements } from '../db/schema'
 
@@ -44,6 +39,14 @@ const asJson = sql.join(
   sql` || `,
 )
 
+/**
+ * The readings of the conversion that a statement is about, as JSON text. The tables are named: of one table alone the
+ * query builder writes its columns without it, and an `id` in here would be a reading's.
+ */
+export const readingsText = sql<string>`(
+  select '[' || coalesce(string_agg(${asJson}, ',' order by ${measurements.takenAt}, ${measurements.id}), '') || ']'
+  from measurements where measurements.conversion_id = conversions.id)`
+
 /** The readings of one conversion as an answer, in the order in which they were taken. */
 export async function measurementsAsText(db: Database, conversionId: string): Promise<JsonText> {
   const [row] = await db
@@ -53,6 +56,34 @@ export async function measurementsAsText(db: Database, conversionId: string): Pr
     .from(measurements)
     .where(eq(measurements.conversionId, conversionId))
   return new JsonText(row?.text ?? '[]')
+}
+
+/** A page of them, and where the next begins. */
+export async function measurementsPage(
+  db: Database,
+  conversionId: string,
+  page: ListPage,
+  most: number,
+): Promise<Paged<JsonText>> {
+  const one = db
+    .select({
+      text: sql<string>`${asJson}`.as('text'),
+      cursor: cursorOf(measurements.takenAt, measurements.id).as('cursor'),
+      place: sql<number>`row_number() over (order by ${measurements.takenAt}, ${measurements.id})`.as('place'),
+    })
+    .from(measurements)
+    .where(and(eq(measurements.conversionId, conversionId), isAfter(measurements.takenAt, measurements.id, page)))
+    .orderBy(asc(measurements.takenAt), asc(measurements.id))
+    .limit(most + 1)
+    .as('one')
+  const [row] = await db
+    .select({
+      text: sql<string>`'[' || coalesce(string_agg(${one.text}, ',' order by ${one.place}) filter (where ${one.place} <= ${most}), '') || ']'`,
+      last: sql<string | null>`max(${one.cursor}) filter (where ${one.place} = ${most})`,
+      more: sql<boolean>`count(*) > ${most}`,
+    })
+    .from(one)
+  return { rows: new JsonText(row?.text ?? '[]'), next: row?.more === true ? (row.last ?? undefined) : undefined }
 }
 
 /** The same as a file takes them along: an id is of this database only. */
@@ -66,52 +97,8 @@ export async function readingsOf(db: Database, conversionId: string): Promise<Re
 
 /** What the readings of one conversion come to. */
 export async function measuredOf(db: Database, conversionId: string): Promise<Measured> {
-  return (await measuredOfAll(db, [conversionId])).get(conversionId) ?? fitMeasurements([])
-}
-
-/** What the readings of several conversions come to, by their ids; one without readings is not among them. */
-export async function measuredOfAll(db: Database, conversionIds: readonly string[]): Promise<Map<string, Measured>> {
-  if (conversionIds.length === 0) return new Map()
-  const rows = await db
-    .select({
-      conversionId: measurements.conversionId,
-      id: measurements.id,
-      kind: measurements.kind,
-      value: measurements.value,
-      lead: measurements.lead,
-      of: measurements.of,
-      positionId: measurements.positionId,
-      hz: measurements.hz,
-      motorRpm: measurements.motorRpm,
-      dial: measurements.dial,
-      commandedRpm: measurements.commandedRpm,
-      fromRpm: measurements.fromRpm,
-      toRpm: measurements.toRpm,
-    })
-    .from(measurements)
-    .where(inArray(measurements.conversionId, [...conversionIds]))
-    .orderBy(asc(measurements.takenAt), asc(measurements.id))
-  const of = new Map<string, FitReading[]>()
-  for (const row of rows) {
-    const one: FitReading = {
-      id: row.id,
-      kind: row.kind,
-      value: row.value,
-      lead: row.lead ?? undefined,
-      of: row.of ?? undefined,
-      positionId: row.positionId ?? undefined,
-      hz: row.hz ?? undefined,
-      motorRpm: row.motorRpm ?? undefined,
-      dial: row.dial ?? undefined,
-      commandedRpm: row.commandedRpm ?? undefined,
-      fromRpm: row.fromRpm ?? undefined,
-      toRpm: row.toRpm ?? undefined,
-    }
-    const there = of.get(row.conversionId)
-    if (there) there.push(one)
-    else of.set(row.conversionId, [one])
-  }
-  return new Map([...of].map(([id, all]) => [id, fitMeasurements(all)]))
+  const { text } = await measurementsAsText(db, conversionId)
+  return fitMeasurements(JSON.parse(text) as Measurement[])
 }
 
 type SentReading = Omit<Measurement, 'id'> & { id?: string | undefined }

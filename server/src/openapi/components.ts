@@ -1,6 +1,7 @@
 import { conversionFileSchema } from '@zesty/core'
 import { forStrictReaders, evaluationSchema, withWords } from '@zesty/core/formats'
 import {
+  changesSaveSchema,
   conflictSchema,
   conversionSchema,
   deviceSchema,
@@ -33,6 +34,7 @@ import {
   ruleLineSchema,
   ruleWordsSchema,
   saveSchema,
+  savedSchema,
   shopChangeSchema,
   shopLineSchema,
   shopSchema,
@@ -53,6 +55,8 @@ const schemas = {
   JudgedConversion: judgedConversionSchema,
   NewConversion: newConversionSchema,
   Save: saveSchema,
+  ChangesSave: changesSaveSchema,
+  Saved: savedSchema,
   Restore: restoreSchema,
   ConversionFile: conversionFileSchema,
   MachineLine: machineLineSchema,

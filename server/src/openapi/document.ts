@@ -1,5 +1,6 @@
 import { schemaNames } from '@zesty/core/formats'
 import { paperKindParameterSchema, paperSizeParameterSchema } from '@zesty/core/http'
+import { stageIds } from '@zesty/core'
 import { components } from './components'
 import { operations, tags, type Operation } from './operations'
 
@@ -18,6 +19,9 @@ const bodyHeaders = {
   ...headers,
   Vary: { $ref: '#/components/headers/Vary' },
 }
+
+/** Lists that come by pages. */
+const listHeaders = { ...bodyHeaders, Link: { $ref: '#/components/headers/Link' } }
 
 const errorSays: Readonly<Record<number, string>> = {
   400: 'What was sent does not fit; each fault by its field',
@@ -51,16 +55,29 @@ const special = {
   schema: { schema: { type: 'string', enum: schemaNames }, description: 'Name of the schema' },
 } as const
 
-function parametersOf({ path, parameters = {} }: Operation) {
-  return [...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => {
-    const own = parameters[name]
-    return {
-      name,
-      in: 'path',
-      required: true,
-      ...(own ? special[own] : { schema: { type: 'string', format: 'uuid' }, description: 'Its id' }),
-    }
-  })
+/** What may stand behind the question mark. */
+const asked = {
+  after: { schema: { type: 'string' }, description: 'Where to go on: of the `next` of an earlier answer’s Link' },
+  stage: {
+    schema: { type: 'string', enum: stageIds },
+    description: 'The stage that it is opened at: what it shows is sent too',
+  },
+} as const
+
+function parametersOf({ path, query, parameters = {} }: Operation) {
+  const behind = query ? [{ name: query, in: 'query', required: false, ...asked[query] }] : []
+  return [
+    ...[...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => {
+      const own = parameters[name]
+      return {
+        name,
+        in: 'path',
+        required: true,
+        ...(own ? special[own] : { schema: { type: 'string', format: 'uuid' }, description: 'Its id' }),
+      }
+    }),
+    ...behind,
+  ]
 }
 
 function operationOf(operation: Operation) {
@@ -77,7 +94,7 @@ function operationOf(operation: Operation) {
     responses: {
       [answer.status]: {
         description: answer.says,
-        headers: schema ? bodyHeaders : headers,
+        headers: schema ? (operation.query === 'after' ? listHeaders : bodyHeaders) : headers,
         ...(schema ? { content: json(answer.list ? { type: 'array', items: schema } : schema) } : {}),
         ...(answer.picture ? { content: { 'image/jpeg': {} } } : {}),
         ...(answer.file === undefined ? {} : { content: { [answer.file]: {} } }),
@@ -123,6 +140,7 @@ export const openApiDocument = () => ({
       CacheControl: header('no-store: it is true for a moment, and of one shop alone'),
       ContentSecurityPolicy: header('Only what the page itself brings may run'),
       ContentTypeOptions: header('Types are not guessed'),
+      Link: header('Where more of the list is, as rel="next" (RFC 8288); none where this was the last of it'),
       RetryAfter: header('Seconds after which to ask again'),
       Vary: header('Accept-Encoding, where the answer is long enough to be compressed'),
     },

@@ -8,6 +8,8 @@ export interface Operation {
   summary: string
   /** Of the parameters in the path, those that are not ids. */
   parameters?: Readonly<Record<string, 'moment' | 'paper' | 'revision' | 'rule' | 'schema' | 'size'>>
+  /** What may stand behind the question mark. */
+  query?: 'after' | 'stage'
   /** Name of the component that the body must be. */
   body?: string
   /** The body is a ZIP. */
@@ -139,6 +141,7 @@ export const operations: readonly Operation[] = [
     method: 'get',
     path: '/api/shops',
     id: 'listShops',
+    query: 'after',
     tag: 'Shops',
     summary: 'All shops',
     answer: { status: 200, says: 'Every shop with how many machines it has', schema: 'ShopLine', list: true },
@@ -186,6 +189,7 @@ export const operations: readonly Operation[] = [
     method: 'get',
     path: '/api/shops/{shopId}/conversions',
     id: 'listConversions',
+    query: 'after',
     tag: 'Conversions',
     summary: 'The machines of a shop, each with its chain and next step',
     answer: { status: 200, says: 'A line for each machine', schema: 'MachineLine', list: true },
@@ -231,6 +235,16 @@ export const operations: readonly Operation[] = [
     errors: [...BODY, 404, 409, 422],
   },
   {
+    method: 'patch',
+    path: '/api/conversions/{id}',
+    id: 'saveChanges',
+    tag: 'Conversions',
+    summary: 'Keep what changed of a plan; refused with both sides where it was changed elsewhere',
+    body: 'ChangesSave',
+    answer: { status: 200, says: 'What it is kept as', schema: 'Saved' },
+    errors: [...BODY, 404, 409, 422],
+  },
+  {
     method: 'delete',
     path: '/api/conversions/{id}',
     id: 'removeConversion',
@@ -261,10 +275,11 @@ export const operations: readonly Operation[] = [
     method: 'get',
     path: '/api/conversions/{id}/judged',
     id: 'openConversion',
+    query: 'stage',
     tag: 'Conversions',
     summary: 'One conversion at its newest revision, with what the product says about it',
     answer: { status: 200, says: 'The conversion and its evaluation', schema: 'JudgedConversion' },
-    errors: [404, 422],
+    errors: [400, 404, 422],
   },
   {
     method: 'get',
@@ -279,6 +294,7 @@ export const operations: readonly Operation[] = [
     method: 'get',
     path: '/api/conversions/{id}/revisions',
     id: 'listRevisions',
+    query: 'after',
     tag: 'Conversions',
     summary: 'Its revisions, newest first, and what each changed; a burst of work is one',
     answer: { status: 200, says: 'A line for each revision', schema: 'RevisionLine', list: true },
@@ -339,6 +355,7 @@ export const operations: readonly Operation[] = [
     method: 'get',
     path: '/api/conversions/{id}/measurements',
     id: 'listMeasurements',
+    query: 'after',
     tag: 'Measurements',
     summary: 'What was read off the machine, in the order it was taken',
     answer: { status: 200, says: 'Every reading', schema: 'Measurement', list: true },

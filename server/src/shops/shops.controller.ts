@@ -1,5 +1,7 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common'
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common'
 import { newShopSchema, shopChangeSchema, type NewShop, type ShopChange } from '@zesty/core/http'
+import type { FastifyReply } from 'fastify'
+import { listPageSchema, sayNext, type ListPage } from '../answers/listPage'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { ShopsService } from './shops.service'
@@ -9,8 +11,10 @@ export class ShopsController {
   constructor(private readonly shops: ShopsService) {}
 
   @Get()
-  list() {
-    return this.shops.list()
+  async list(@Query(new ZodPipe(listPageSchema)) page: ListPage, @Res({ passthrough: true }) reply: FastifyReply) {
+    const { rows, next } = await this.shops.list(page)
+    sayNext(reply, '/api/shops', next)
+    return rows
   }
 
   @Post()

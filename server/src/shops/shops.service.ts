@@ -1,9 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common'
 import type { NewShop, ShopChange } from '@zesty/core/http'
-import { count, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
+import { cursorOf, isAfter, paged, type ListPage } from '../answers/listPage'
 import { DATABASE, type Database } from '../db/database'
 import { conversions, shops } from '../db/schema'
 import { notFound } from '../problems/problem'
+
+/** Shops that go in one answer. */
+const LISTED = 200
 
 const columns = { id: shops.id, name: shops.name, units: shops.units, demo: shops.demo, createdAt: shops.createdAt }
 
@@ -11,13 +15,15 @@ const columns = { id: shops.id, name: shops.name, units: shops.units, demo: shop
 export class ShopsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
-  list() {
-    return this.db
-      .select({ ...columns, machines: count(conversions.id) })
+  async list(page: ListPage) {
+    const machines = this.db.$count(conversions, eq(conversions.shopId, shops.id))
+    const found = await this.db
+      .select({ ...columns, machines, cursor: cursorOf(shops.createdAt, shops.id) })
       .from(shops)
-      .leftJoin(conversions, eq(conversions.shopId, shops.id))
-      .groupBy(shops.id)
-      .orderBy(shops.createdAt, shops.name)
+      .where(isAfter(shops.createdAt, shops.id, page))
+      .orderBy(shops.createdAt, shops.id)
+      .limit(LISTED + 1)
+    return paged(found, LISTED)
   }
 
   async find(id: string) {

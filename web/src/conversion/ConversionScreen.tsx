@@ -1,5 +1,5 @@
 import { stageIds, type StageId } from '@zesty/core'
-import { lazy, Suspense, useEffect, type LazyExoticComponent, type ReactNode } from 'react'
+import { lazy, Suspense, useEffect, useState, type LazyExoticComponent, type ReactNode } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
@@ -48,7 +48,8 @@ export function ConversionScreen() {
   const { id = '', stage } = useParams()
   const dispatch = useAppDispatch()
   const isOpen = useAppSelector((state) => state.plan.open?.id === id)
-  const { data, error, refetch } = api.useConversionQuery(id, { refetchOnMountOrArgChange: true })
+  const [at] = useState(() => stageIn(stage))
+  const { data, error, refetch } = api.useConversionQuery({ id, stage: at }, { refetchOnMountOrArgChange: true })
   useAskAgain(error, refetch)
 
   useEffect(() => {

@@ -12,7 +12,15 @@ import { useChange, useConversionId, useOpen, usePlan } from '../state/openPlan'
 export function Revisions({ onClose }: { onClose: () => void }) {
   const id = useConversionId()
   const now = useOpen((open) => open.revision)
-  const { data, error, isLoading } = api.useRevisionsQuery(id)
+  const {
+    data: pages,
+    error,
+    isLoading,
+    hasNextPage,
+    isFetchingNextPage,
+    fetchNextPage,
+  } = api.useRevisionsInfiniteQuery(id)
+  const data = pages?.pages.flatMap(({ rows }) => rows)
   const [chosen, setChosen] = useState<number>()
   const at = data?.findIndex(({ revision }) => revision === chosen) ?? -1
   const line = data?.[at]
@@ -48,6 +56,18 @@ export function Revisions({ onClose }: { onClose: () => void }) {
               </button>
             </li>
           ))}
+          {hasNextPage && (
+            <li>
+              <button
+                type="button"
+                className="btn w-full"
+                disabled={isFetchingNextPage}
+                onClick={() => void fetchNextPage()}
+              >
+                Earlier ones
+              </button>
+            </li>
+          )}
         </ol>
         {line === undefined ? (
           <p className="lead">Choose a revision to see what it changed, and what has changed since.</p>

@@ -20,14 +20,24 @@ import {
   type NewConversion,
   type NewLogEntries,
   type KeptPhoto,
+  type MachineLine,
+  type RevisionLine,
+  type ShopLine,
   type NewMeasurements,
   type NewPhoto,
   type NewShop,
   type ShopChange,
 } from '@zesty/core/http'
 import { type LibraryItem } from '@zesty/core/library'
+import type { StageId } from '@zesty/core'
+import type { Measurement } from '@zesty/core/measurements'
 import { logEntrySchema } from '@zesty/core/record'
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import {
+  createApi,
+  fetchBaseQuery,
+  type FetchBaseQueryError,
+  type FetchBaseQueryMeta,
+} from '@reduxjs/toolkit/query/react'
 import type { SerializedError } from '@reduxjs/toolkit'
 import { z } from 'zod'
 import { strangerSeen } from './screenSlice'
@@ -36,12 +46,41 @@ const UNKNOWN_FORM = 'The server answered in a form this page does not know. Rel
 
 const asking = fetchBaseQuery({ baseUrl: '/api/' })
 
+/** The address of the next page of a list, as the answer says it (RFC 8288). */
+const nextOf = (meta: FetchBaseQueryMeta | undefined): string | undefined =>
+  /<\/api\/([^>]+)>; rel="next"/.exec(meta?.response?.headers.get('link') ?? '')?.[1]
+
 /** What is asked, and the notice that this device is not let in. */
 const knocking: typeof asking = async (args, store, options) => {
   const answer = await asking(args, store, options)
   if (answer.error?.status === 401) store.dispatch(strangerSeen())
   return answer
 }
+
+/** Some of a machine's revisions, and the address of those before them. */
+interface RevisionPage {
+  rows: RevisionLine[]
+  next?: string | undefined
+}
+
+/** A list whole, page after page. */
+const everyPage =
+  <T, A>(pathOf: (asked: A) => string) =>
+  async (
+    asked: A,
+    _api: unknown,
+    _extra: unknown,
+    ask: (path: string) => ReturnType<typeof knocking>,
+  ): Promise<{ data: T[] } | { error: FetchBaseQueryError }> => {
+    const rows: T[] = []
+    for (let path: string | undefined = pathOf(asked); path !== undefined;) {
+      const { data, error, meta } = await ask(path)
+      if (error) return { error }
+      rows.push(...(data as T[]))
+      path = nextOf(meta)
+    }
+    return { data: rows }
+  }
 
 export const api = createApi({
   reducerPath: 'api',
@@ -58,7 +97,7 @@ export const api = createApi({
       keepUnusedDataFor: 86_400,
     }),
     shops: b.query({
-      query: (): string => 'shops',
+      queryFn: everyPage<ShopLine, void>(() => 'shops'),
       responseSchema: z.array(shopLineSchema),
       providesTags: ['Shop'],
     }),
@@ -83,7 +122,7 @@ export const api = createApi({
       invalidatesTags: ['Shop'],
     }),
     machines: b.query({
-      query: (shopId: string) => `shops/${shopId}/conversions`,
+      queryFn: everyPage<MachineLine, string>((shopId) => `shops/${shopId}/conversions`),
       responseSchema: z.array(machineLineSchema),
       providesTags: ['Machine'],
       keepUnusedDataFor: 0,
@@ -127,13 +166,21 @@ export const api = createApi({
       invalidatesTags: ['Machine', 'Shop'],
     }),
     conversion: b.query({
-      query: (id: string) => `conversions/${id}/judged`,
+      query: ({ id, stage }: { id: string; stage: StageId }) => `conversions/${id}/judged?stage=${stage}`,
       responseSchema: judgedConversionSchema,
       keepUnusedDataFor: 0,
     }),
-    revisions: b.query({
-      query: (id: string) => `conversions/${id}/revisions`,
-      responseSchema: z.array(revisionLineSchema),
+    revisions: b.infiniteQuery({
+      infiniteQueryOptions: {
+        initialPageParam: '',
+        getNextPageParam: ({ next }: RevisionPage) => next,
+      },
+      queryFn: async ({ queryArg, pageParam }: { queryArg: string; pageParam: string }, _api, _extra, ask) => {
+        const { data, error, meta } = await ask(pageParam === '' ? `conversions/${queryArg}/revisions` : pageParam)
+        if (error) return { error }
+        return { data: { rows: data as RevisionLine[], next: nextOf(meta) } satisfies RevisionPage }
+      },
+      responseSchema: z.object({ rows: z.array(revisionLineSchema), next: z.string().optional() }),
       providesTags: ['Revision'],
       keepUnusedDataFor: 0,
     }),
@@ -160,7 +207,7 @@ export const api = createApi({
       keepUnusedDataFor: 0,
     }),
     measurements: b.query({
-      query: (id: string) => `conversions/${id}/measurements`,
+      queryFn: everyPage<Measurement, string>((id) => `conversions/${id}/measurements`),
       responseSchema: z.array(measurementSchema),
       providesTags: ['Measurement'],
       keepUnusedDataFor: 0,

@@ -1,5 +1,12 @@
-import { mergePlans, planDifference } from '@zesty/core'
-import { conflictSchema, conversionSchema, problemSchema, type KeptConversion, type Problem } from '@zesty/core/http'
+import { changesBetween, mergePlans, planDifference, type Patch } from '@zesty/core'
+import {
+  conflictSchema,
+  problemSchema,
+  savedSchema,
+  type KeptConversion,
+  type Problem,
+  type Saved,
+} from '@zesty/core/http'
 import { createListenerMiddleware, isAction, isAnyOf, type Dispatch } from '@reduxjs/toolkit'
 import {
   changed,
@@ -26,6 +33,8 @@ import { refusedFields } from './refusedFields'
 /** Quiet time after an edit before it is sent. */
 const PAUSE_MS = 350
 const RETRY_MS = 2000
+/** Of more the whole plan is sent. */
+const MOST_CHANGES = 400
 
 type State = { plan: { open: OpenPlan | undefined } }
 
@@ -102,7 +111,7 @@ export function autosaving() {
 }
 
 type Answer =
-  | { kind: 'kept'; conversion: KeptConversion }
+  | { kind: 'kept'; saved: Saved }
   | { kind: 'conflict'; theirs: KeptConversion }
   | { kind: 'waiting'; why: string; retryMs: number }
   | { kind: 'refused'; why: string; fields: RefusedField[] }
@@ -128,7 +137,7 @@ function keeper() {
       dispatch(kept({ ...answer.theirs, plan: ours.plan }))
       return 'go on'
     }
-    if (answer.kind === 'kept') dispatch(kept({ ...answer.conversion, plan: open.plan }))
+    if (answer.kind === 'kept') dispatch(kept({ ...answer.saved, plan: open.plan }))
     else if (answer.kind === 'conflict') settle(answer.theirs)
     else if (answer.kind === 'waiting') {
       dispatch(keepingChanged({ state: 'waiting', why: answer.why }))
@@ -148,13 +157,17 @@ function keeper() {
 const isSame = ({ id, revision, plan }: OpenPlan, theirs: KeptConversion) =>
   id === theirs.id && theirs.revision === revision + 1 && planDifference(plan, theirs.plan).length === 0
 
-const put = ({ id, revision, plan }: OpenPlan, keepalive: boolean): Promise<Response> =>
-  fetch(`/api/conversions/${id}`, {
-    method: 'PUT',
+/** Sends what is another than in the plan that the server has; everything where that is too much to be told one by one. */
+function put({ id, revision, plan, keptPlan }: OpenPlan, keepalive: boolean): Promise<Response> {
+  const changes: Patch = changesBetween(keptPlan, plan)
+  const isFew = changes.length > 0 && changes.length <= MOST_CHANGES
+  return fetch(`/api/conversions/${id}`, {
+    method: isFew ? 'PATCH' : 'PUT',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ baseRevision: revision, plan }),
+    body: JSON.stringify({ baseRevision: revision, ...(isFew ? { changes } : { plan }) }),
     keepalive,
   })
+}
 
 /** Sends a plan although its page goes, and waits for nothing. */
 export const sendAtOnce = (open: OpenPlan): void => void put(open, true).catch(() => undefined)
@@ -168,7 +181,7 @@ async function send(open: OpenPlan): Promise<Answer> {
   try {
     const response = await put(open, false)
     const body: unknown = await response.json()
-    if (response.ok) return { kind: 'kept', conversion: conversionSchema.parse(body) }
+    if (response.ok) return { kind: 'kept', saved: savedSchema.parse(body) }
     if (response.status === 409) {
       const conflict = conflictSchema.safeParse(body)
       return conflict.success

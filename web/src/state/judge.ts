@@ -1,8 +1,9 @@
-// Facts, findings and the rules under them: a third of all the page's script, fetched when somebody is about to change something.
+// Facts, findings and what stages show of them: a third of all the page's script, fetched when somebody is about to change something.
 import { conversion, type Conversion, type Plan } from '@zesty/core'
 import type { Measured } from '@zesty/core/measurements'
 
 export { isMended } from '@zesty/core'
+export { shownParts } from '@zesty/core/shown'
 
 let last: { plan: Plan; measured: Measured; made: Conversion } | undefined
 

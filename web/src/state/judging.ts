@@ -7,6 +7,19 @@ export type Judge = (plan: Plan, measured: Measured) => Conversion
 /** Whether a remedy mends: it is tried on the machine. */
 export type TryRemedy = (of: Conversion, finding: Finding, remedy: Remedy) => boolean
 
+type JudgeModule = typeof import('./judge')
+
+let coming: Promise<JudgeModule> | undefined
+
+/** What judges, once for the page; asked for again where it did not come. */
+export function judgeModule(): Promise<JudgeModule> {
+  coming ??= import('./judge').catch((error: unknown) => {
+    coming = undefined
+    throw error
+  })
+  return coming
+}
+
 /**
  * Who judges the open plan. The server has judged it as it was opened; from the first touch the page does, at every key.
  * A judge cannot be had where the server is gone or holds another release.
@@ -14,22 +27,23 @@ export type TryRemedy = (of: Conversion, finding: Finding, remedy: Remedy) => bo
 interface Judging {
   judge: Judge | undefined
   tryRemedy: TryRemedy | undefined
+  makers: JudgeModule['shownParts'] | undefined
   lost: boolean
 }
 
 /** Brings the judge, once. Never fails: where it cannot be had, the state says so, and it may be asked for again. */
 export const fetchJudge = createAsyncThunk(
   'judging/fetch',
-  async (): Promise<{ judge: Judge; tryRemedy: TryRemedy }> => {
-    const { judge, isMended } = await import('./judge')
-    return { judge, tryRemedy: isMended }
+  async (): Promise<Omit<Judging, 'lost'>> => {
+    const { judge, isMended, shownParts } = await judgeModule()
+    return { judge, tryRemedy: isMended, makers: shownParts }
   },
   {
     condition: (_, { getState }) => (getState() as { judging: Judging }).judging.judge === undefined,
   },
 )
 
-const initialState: Judging = { judge: undefined, tryRemedy: undefined, lost: false }
+const initialState: Judging = { judge: undefined, tryRemedy: undefined, makers: undefined, lost: false }
 
 const judgingSlice = createSlice({
   name: 'judging',
@@ -37,11 +51,9 @@ const judgingSlice = createSlice({
   reducers: {},
   extraReducers: (builder) =>
     builder
-      .addCase(fetchJudge.fulfilled, (state, { payload }) => {
-        state.judge ??= payload.judge
-        state.tryRemedy ??= payload.tryRemedy
-        state.lost = false
-      })
+      .addCase(fetchJudge.fulfilled, (state, { payload }) =>
+        state.judge === undefined ? { ...payload, lost: false } : undefined,
+      )
       .addCase(fetchJudge.rejected, (state, { meta }) => {
         if (!meta.condition) state.lost = true
       }),

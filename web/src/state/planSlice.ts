@@ -10,7 +10,7 @@ import {
   type Plan,
   type PlanPath,
 } from '@zesty/core'
-import { type KeptConversion } from '@zesty/core/http'
+import { type KeptConversion, type SentParts } from '@zesty/core/http'
 import type { Measured } from '@zesty/core/measurements'
 import type { Draft } from './draft'
 import type { TypedText, TypedTexts } from './typedTexts'
@@ -45,7 +45,7 @@ export interface OpenPlan {
   /** What was read off the machine comes to, as the server has it. */
   measured: Measured
   /** What the server said about the plan as it was opened. */
-  first: { plan: Plan; measured: Measured; evaluation: Evaluation }
+  first: { plan: Plan; measured: Measured; evaluation: Evaluation; parts?: SentParts | undefined }
   keeping: Keeping
   undo: Step[]
   redo: Step[]
@@ -71,11 +71,12 @@ const planSlice = createSlice({
     opened: (
       _state,
       {
-        payload: { conversion, measured, evaluation, draft, unsent = [], theirs },
+        payload: { conversion, measured, evaluation, parts, draft, unsent = [], theirs },
       }: PayloadAction<{
         conversion: KeptConversion
         measured: Measured
         evaluation: Evaluation
+        parts?: SentParts | undefined
         draft?: Draft
         unsent?: Draft[]
         theirs?: KeptConversion
@@ -89,7 +90,7 @@ const planSlice = createSlice({
         plan: draft?.plan ?? plan,
         keptPlan: plan,
         measured,
-        first: { plan, measured, evaluation },
+        first: { plan, measured, evaluation, parts },
         keeping: { state: 'kept', at: savedAt },
         undo: [],
         redo: [],

@@ -3,7 +3,7 @@ import { removeDraft, writeDraft, type Draft } from './draft'
 import { opened } from './planSlice'
 import type { store } from './store'
 
-type Judged = Pick<Parameters<typeof opened>[0], 'conversion' | 'measured' | 'evaluation' | 'unsent'>
+type Judged = Pick<Parameters<typeof opened>[0], 'conversion' | 'measured' | 'evaluation' | 'parts' | 'unsent'>
 
 /**
  * Opens a conversion as a tab that is gone had left it; the draft is this tab's own from here on. Where the server went on

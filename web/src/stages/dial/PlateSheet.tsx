@@ -1,8 +1,8 @@
 import { namedPositions, set } from '@zesty/core'
-import { dialChart, dialPlate, MOST_RINGS, ringKinds, ringsOf, toDrawing, type DialRing } from '@zesty/core/dial'
+import { MOST_RINGS, ringKinds, ringsOf, toDrawing, type DialRing } from '@zesty/core/dial'
 import { Download, Plus } from 'lucide-react'
-import { useMemo, useState } from 'react'
-import { useKnown } from '../../parts/useKnown'
+import { useState } from 'react'
+import { usePart } from '../../parts/usePart'
 import { DrawingView } from '../../drawings/DrawingView'
 import { saveWorkDrawing } from '../../drawings/workFiles'
 import { ChoiceField, YesNoField } from '../../parts/ChoiceField'
@@ -35,8 +35,7 @@ function NewPlate() {
   const plan = usePlan()
   const units = useUnits()
   const [trouble, setTrouble] = useState<string>()
-  const { facts } = useKnown()
-  const plate = useMemo(() => dialPlate(facts), [facts])
+  const plate = usePart('plate')
   const save = async (as: 'svg' | 'dxf' | 'pdf') =>
     setTrouble(
       await saveWorkDrawing(plate.drawing, `${plan.name} dial plate`, as, units === 'imperial' ? 'letter' : 'a4'),
@@ -192,8 +191,7 @@ function Rings() {
 /** What each mark of the old plate gives. */
 function Translated() {
   const print = usePrint()
-  const { facts } = useKnown()
-  const { positions, rows } = useMemo(() => dialChart(facts), [facts])
+  const { positions, rows } = usePart('oldPlate')
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-x-3 @wide:grid-cols-4">
@@ -223,7 +221,7 @@ function Translated() {
                 </th>
                 {rpm.map((value, i) => (
                   <td key={i} className="text-right tabular-nums">
-                    {value === undefined ? 'not known' : print('speed', Math.max(0, value)).replace(/\s*rpm$/u, '')}
+                    {value === null ? 'not known' : print('speed', Math.max(0, value)).replace(/\s*rpm$/u, '')}
                   </td>
                 ))}
               </tr>

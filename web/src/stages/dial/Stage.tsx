@@ -1,6 +1,5 @@
 import { useState } from 'react'
-import { dial } from '@zesty/core/dial'
-import { useConversion } from '../../parts/useConversion'
+import { usePart } from '../../parts/usePart'
 import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { usePlan } from '../../state/openPlan'
@@ -16,7 +15,7 @@ const sections: Section[] = [
 /** The knob's marks against the spindle, and the plate that says so. */
 export default function DialStage() {
   const plan = usePlan()
-  const positions = useConversion().of(dial)
+  const positions = usePart('dial')
   const [chosen, setChosen] = useState<string>()
   const position = positions.find((p) => p.id === (chosen ?? plan.survey.mainPositionId)) ?? positions[0]
   return (

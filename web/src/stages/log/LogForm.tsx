@@ -10,11 +10,12 @@ import {
   type SymptomId,
 } from '@zesty/core/record'
 import { heartOf, parseQuantity } from '@zesty/core'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Labelled } from '../../parts/Labelled'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
-import { SymptomCauses } from './SymptomCauses'
+
+const SymptomCauses = lazy(() => import('./SymptomCauses').then((m) => ({ default: m.SymptomCauses })))
 
 const words: Record<LogKind, string> = {
   event: 'What happened',
@@ -199,8 +200,17 @@ export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Pro
       <button type="submit" className="btn btn-main mt-2" disabled={lacks || priceFault !== undefined}>
         Keep it in the log
       </button>
-      {kind === 'symptom' && symptom !== '' && <SymptomCauses symptom={symptom} />}
-      {kind === 'trip' && tripped && <SymptomCauses symptom={tripped} />}
+      {kind === 'symptom' && symptom !== '' && <Causes symptom={symptom} />}
+      {kind === 'trip' && tripped && <Causes symptom={tripped} />}
     </form>
+  )
+}
+
+/** Worked out by this machine's own numbers, when somebody asks. */
+function Causes({ symptom }: { symptom: SymptomId }) {
+  return (
+    <Suspense fallback={<p className="lead mt-3">Looking for what it may come from</p>}>
+      <SymptomCauses symptom={symptom} />
+    </Suspense>
   )
 }

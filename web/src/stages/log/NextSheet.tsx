@@ -4,12 +4,10 @@ import { CalendarDays } from 'lucide-react'
 import { useMemo } from 'react'
 import { useReadings } from '../../measurements/useReadings'
 import { useLooseEnds } from '../../measurements/useLooseEnds'
-import { useRunIn } from '../../parts/useRunIn'
-import { useSteps } from '../../parts/useSteps'
 import { today } from '../../parts/today'
 import { usePrint } from '../../parts/usePrint'
-import { useWiring } from '../../parts/useWiring'
 import { useConversionId, usePlan } from '../../state/openPlan'
+import { usePart } from '../../parts/usePart'
 
 /** Tasks of one kind that are shown at first. */
 const SHOWN = 6
@@ -19,10 +17,10 @@ export function NextSheet({ log }: { log: readonly LogEntry[] }) {
   const plan = usePlan()
   const id = useConversionId()
   const print = usePrint()
-  const wiring = useWiring()
-  const steps = useSteps()
+  const wiring = usePart('wiring')
+  const steps = usePart('steps')
   const loose = useLooseEnds()
-  const runIn = useRunIn()
+  const runIn = usePart('runIn')
   const { readings } = useReadings()
   const parts = useMemo(() => [...partsOf(wiring), ...toolsOf(plan, wiring)], [plan, wiring])
   const tasks = useMemo(

@@ -2,7 +2,6 @@ import { paperKinds, type PaperKind } from '@zesty/core/papers'
 import { FileArchive, FileText } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { saveBytes } from '../../parts/saveFile'
-import { fetchPaper } from './fetchPaper'
 import { useConversionId, usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 
@@ -29,6 +28,7 @@ export function PapersSheet() {
     stop.current = controller
     setState({ kind: 'making', paper, share: 0 })
     try {
+      const { fetchPaper } = await import('./fetchPaper')
       const bytes = await fetchPaper(id, paper, size, controller.signal, ({ done, of }) => {
         if (!controller.signal.aborted) setState({ kind: 'making', paper, share: done / of })
       })

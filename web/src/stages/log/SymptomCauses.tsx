@@ -2,14 +2,14 @@ import { dangerous, symptomCauses, symptoms, type SymptomId } from '@zesty/core/
 import { ShieldAlert } from 'lucide-react'
 import { useMemo } from 'react'
 import { Text } from '../../parts/Text'
-import { useKnown } from '../../parts/useKnown'
+import { useConversion } from '../../parts/useConversion'
 
 /** Of a cause that weighs so much by its numbers, those of this machine speak for it. */
 const LIKELY = 0.5
 
 /** What a symptom may come from on this machine, the likeliest first, each with its test and what to change. */
 export function SymptomCauses({ symptom }: { symptom: SymptomId }) {
-  const { facts } = useKnown()
+  const { facts } = useConversion()
   const causes = useMemo(() => symptomCauses(facts, symptom), [facts, symptom])
   return (
     <section

@@ -1,8 +1,6 @@
-import { compareRoutes } from '@zesty/core/compare'
-import { lazy, useMemo } from 'react'
+import { lazy } from 'react'
 import { EvaluationScope } from '../../state/evaluationScope'
-import { useEvaluation } from '../../state/evaluation'
-import { usePlan } from '../../state/openPlan'
+import { usePart } from '../../parts/usePart'
 import type { Section } from '../../parts/SectionIndex'
 import { StageHead } from '../../parts/StageHead'
 import { WhenSeen } from '../../parts/WhenSeen'
@@ -23,9 +21,7 @@ const sections: Section[] = [
 
 /** The ways to go, held against each other in this shop's numbers, and the one chosen. */
 export default function RouteStage() {
-  const plan = usePlan()
-  const evaluation = useEvaluation()
-  const compared = useMemo(() => compareRoutes(plan, evaluation), [plan, evaluation])
+  const compared = usePart('routes')
   return (
     <EvaluationScope value={compared}>
       <StageHead stage="route" sections={sections} />

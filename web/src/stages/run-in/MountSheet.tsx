@@ -1,9 +1,8 @@
 import { fieldAt, isBareMotor } from '@zesty/core'
-import { beltHumOf, mount as mountPart, type Mount } from '@zesty/core/mount'
+import { type Hum, type Mount } from '@zesty/core/mount'
 import { toDrawing } from '@zesty/core/dial'
 import { Download, ShieldAlert } from 'lucide-react'
-import { useMemo } from 'react'
-import { useKnown } from '../../parts/useKnown'
+import { usePart } from '../../parts/usePart'
 import { DrawingView } from '../../drawings/DrawingView'
 import { saveWorkDrawing } from '../../drawings/workFiles'
 import { AskedReading } from '../../measurements/AskedReading'
@@ -25,9 +24,8 @@ export function MountSheet() {
   const units = useUnits()
   const { readings } = useReadings()
   const heard = readings.filter((r) => r.kind === 'belt-hum').at(-1)?.value
-  const known = useKnown()
-  const mount = known.of(mountPart)
-  const hum = useMemo(() => beltHumOf(known.facts, heard), [known, heard])
+  const mount = usePart('mount')
+  const hum = usePart('hum')
   const { fit } = plan.mount
   const save = (as: 'svg' | 'dxf' | 'pdf') =>
     mount.made &&
@@ -134,15 +132,7 @@ export function MountSheet() {
 }
 
 /** By pressing the span, or by its hum: one belt, plucked dead and locked. */
-function Tension({
-  press,
-  hum,
-  heard,
-}: {
-  press: Mount['press']
-  hum: ReturnType<typeof beltHumOf>
-  heard: number | undefined
-}) {
+function Tension({ press, hum, heard }: { press: Mount['press']; hum: Hum | undefined; heard: number | undefined }) {
   const print = usePrint()
   if (!hum && !press)
     return (

@@ -3,11 +3,11 @@ import { rampOutcomes, rampsTuned, type RampTry, type RampTuning } from '@zesty/
 import { useChange, usePlan } from '../../state/openPlan'
 import { today } from '../../parts/today'
 import { usePrint } from '../../parts/usePrint'
-import { useRunIn } from '../../parts/useRunIn'
+import { usePart } from '../../parts/usePart'
 
 /** Ramps are shortened by steps until something does not go clean, and one step back. */
 export function RampsSheet() {
-  const { ramps } = useRunIn()
+  const { ramps } = usePart('runIn')
   return (
     <section className="sheet mt-3" aria-labelledby="ramps">
       <h2 id="ramps" tabIndex={-1} className="h-part">

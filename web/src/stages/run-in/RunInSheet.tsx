@@ -8,7 +8,7 @@ import { usePrint } from '../../parts/usePrint'
 import { useEvaluation } from '../../state/evaluation'
 import { useChange, usePlan } from '../../state/openPlan'
 import { StageReadings } from './StageReadings'
-import { useRunIn } from '../../parts/useRunIn'
+import { usePart } from '../../parts/usePart'
 
 const marks: Record<RunInStageState, { kind: MarkKind; word: string }> = {
   open: { kind: 'open', word: 'Open' },
@@ -20,7 +20,7 @@ const marks: Record<RunInStageState, { kind: MarkKind; word: string }> = {
 
 /** The stages of the run-in with their hold points; the first that is not passed stands open. */
 export function RunInSheet() {
-  const { stages } = useRunIn()
+  const { stages } = usePart('runIn')
   const { findings } = useEvaluation()
   // What the run-in itself found stands at its reading.
   const stops = findings.filter((f) => f.severity === 'stop' && f.follows === undefined && f.stage !== 'run-in').length

@@ -2,19 +2,19 @@ import { stopMapOf, turnsToRest, type StopLine, type StopMap } from '@zesty/core
 import { fieldAt } from '@zesty/core'
 import { line, scaleLinear } from 'd3'
 import { useMemo, useState } from 'react'
-import { useKnown } from '../../parts/useKnown'
+import { useConversion } from '../../parts/useConversion'
 import { FootAxis, LeftAxis } from '../../parts/ChartAxes'
 import { Labelled } from '../../parts/Labelled'
 import { usePrint } from '../../parts/usePrint'
 import { useWidth } from '../../parts/useWidth'
 import { goToField } from '../../state/goToField'
 import { useChange, usePlan } from '../../state/openPlan'
-import { useRunIn } from '../../parts/useRunIn'
+import { usePart } from '../../parts/usePart'
 
 /** Seconds to standstill over speed by each way, with the limits under which a stop must not fall. */
 export function StopMapSheet() {
-  const { facts } = useKnown()
-  const { maps } = useRunIn()
+  const { facts } = useConversion()
+  const { maps } = usePart('runIn')
   const [at, setAt] = useState(0)
   const chosen = maps[Math.min(at, maps.length - 1)]
   const map = useMemo(() => chosen && stopMapOf(facts, chosen.positionId, chosen.holder), [facts, chosen])

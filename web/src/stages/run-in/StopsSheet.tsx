@@ -9,11 +9,11 @@ import { Text } from '../../parts/Text'
 import { usePrint } from '../../parts/usePrint'
 import { goToField } from '../../state/goToField'
 import { useChange, usePlan } from '../../state/openPlan'
-import { useRunIn } from '../../parts/useRunIn'
+import { usePart } from '../../parts/usePart'
 
 /** The emergency stop, timed in steps; a step opens when those before it of the same thing are through. */
 export function StopsSheet() {
-  const { stop } = useRunIn()
+  const { stop } = usePart('runIn')
   const plan = usePlan()
   const through = (step: StopStep) =>
     step.read !== undefined && (!step.witness || plan.runIn.witness?.[step.id] === 'stands')

@@ -6,7 +6,7 @@ import { Text } from '../../parts/Text'
 import { goToField } from '../../state/goToField'
 import { useChange, usePlan } from '../../state/openPlan'
 import { CardAnswers, CardEntry } from './CardEntry'
-import { useCard } from '../../parts/useCard'
+import { usePart } from '../../parts/usePart'
 
 /** A phone shows one line at a time from the start. */
 const PHONE_PX = 480
@@ -14,7 +14,7 @@ const PHONE_PX = 480
 /** The card that goes to this drive: what differs from what it holds, in its own codes, in an order that it takes. */
 export function CardSheet() {
   const plan = usePlan()
-  const card = useCard()
+  const card = usePart('card')
   const [single, setSingle] = useState(() => window.innerWidth <= PHONE_PX)
   const [at, setAt] = useState(0)
   const { lines, first } = card
@@ -127,7 +127,7 @@ function Part({ name, lines, from }: { name: string; lines: readonly CardLine[];
 function NothingLeft() {
   const plan = usePlan()
   const change = useChange()
-  const { standing, waiting } = useCard()
+  const { standing, waiting } = usePart('card')
   return (
     <div className="px-3.5 py-3">
       <p>
@@ -148,7 +148,7 @@ function NothingLeft() {
 }
 
 function Waiting() {
-  const { waiting } = useCard()
+  const { waiting } = usePart('card')
   if (waiting.length === 0) return null
   return (
     <div className="border-t border-rule px-3.5 py-2">
@@ -174,7 +174,7 @@ function Waiting() {
 }
 
 function LeaveAlone() {
-  const { leave } = useCard()
+  const { leave } = usePart('card')
   if (leave.length === 0) return null
   return (
     <details className="border-t border-rule px-3.5 py-1 print:hidden">

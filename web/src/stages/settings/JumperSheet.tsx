@@ -1,11 +1,10 @@
 import { jumperChoices } from '@zesty/core/manual'
-import { jumperPositions } from '@zesty/core/settings'
 import { JumperPicture } from '../../drawings/JumperPicture'
-import { useKnown } from '../../parts/useKnown'
+import { usePart } from '../../parts/usePart'
 
 /** Jumpers, straps and switches inside: the position that this plan wants, drawn. They are set before anything is typed. */
 export function JumperSheet() {
-  const wanted = useKnown().of(jumperPositions)
+  const wanted = usePart('jumpers')
   if (wanted.length === 0) return null
   return (
     <section className="sheet mb-3" aria-labelledby="jumpers">

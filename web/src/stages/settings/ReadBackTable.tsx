@@ -7,7 +7,7 @@ import { usePlan } from '../../state/openPlan'
 import { ReadBackField } from './CardEntry'
 import { PastCard } from './PastCard'
 import { SettingsList } from './SettingsList'
-import { useCard } from '../../parts/useCard'
+import { usePart } from '../../parts/usePart'
 
 const stateOf = (line: CardLine, standing: boolean): { words: string; tone: string } => {
   if (line.record?.answer === 'refused') return { words: 'refused', tone: 'text-oxide' }
@@ -19,7 +19,7 @@ const stateOf = (line: CardLine, standing: boolean): { words: string; tone: stri
 /** As found, planned and read back, side by side; what was changed when and why; the card of a past day. */
 export function ReadBackTable() {
   const plan = usePlan()
-  const { lines, standing } = useCard()
+  const { lines, standing } = usePart('card')
   const rows = [
     ...lines.map((line) => ({ line, ...stateOf(line, false) })),
     ...standing.map((line) => ({ line, ...stateOf(line, true) })),

@@ -1,15 +1,13 @@
-import { commandedOf, registerScales, registersOf } from '@zesty/core/hearts'
+import { registerScales, registersOf } from '@zesty/core/hearts'
 import { printNumber, set } from '@zesty/core'
-import { useMemo } from 'react'
-import { useKnown } from '../../parts/useKnown'
+import { usePart } from '../../parts/usePart'
 import { FieldsOf } from '../../parts/FieldsOf'
 import { useChange, usePlan } from '../../state/openPlan'
 
 /** Registers of a drive that is commanded over a bus: what is written for a speed, and how that is proved. */
 export function RegisterSheet() {
   const plan = usePlan()
-  const { facts } = useKnown()
-  const { words } = useMemo(() => commandedOf(facts), [facts])
+  const { words } = usePart('commanded')
   const change = useChange()
   if (plan.controls.reference !== 'serial') return null
   const { speedRegister, commandRegister, stateRegister, registerScale, registerMost } = registersOf(plan)

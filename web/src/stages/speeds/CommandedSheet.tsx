@@ -1,8 +1,8 @@
 import { printNumber, set } from '@zesty/core'
-import { commandedOf, isCommanded, MOST_COMMAND_READINGS, type CommandReading } from '@zesty/core/hearts'
+import { isCommanded, MOST_COMMAND_READINGS, type CommandReading } from '@zesty/core/hearts'
 import { Plus } from 'lucide-react'
-import { useMemo, type ReactNode } from 'react'
-import { useKnown } from '../../parts/useKnown'
+import { type ReactNode } from 'react'
+import { usePart } from '../../parts/usePart'
 import { SelectField } from '../../parts/ChoiceField'
 import { FieldsOf } from '../../parts/FieldsOf'
 import { newId } from '../../parts/newId'
@@ -18,8 +18,7 @@ export function CommandedSheet() {
   const plan = usePlan()
   const change = useChange()
   const measured = useMeasured()
-  const { facts } = useKnown()
-  const { ranges } = useMemo(() => commandedOf(facts), [facts])
+  const { ranges } = usePart('commanded')
   const kept = plan.commanded.readings === undefined ? (measured.commands?.length ?? 0) : 0
   const readings = plan.commanded.readings ?? []
   const positions = Object.fromEntries(plan.survey.positions.map((p, i) => [p.id, p.name ?? `Position ${i + 1}`]))

@@ -8,10 +8,8 @@ import {
   whereItStopped,
   type BuildStep,
   type Wiring,
-  sheets,
 } from '@zesty/core/wiring'
 import { useId, useMemo, useState } from 'react'
-import { useKnown } from '../../parts/useKnown'
 import { DrawingView } from '../../drawings/DrawingView'
 import { useReadings } from '../../measurements/useReadings'
 import { newId } from '../../parts/newId'
@@ -21,13 +19,13 @@ import { DayField } from '../../parts/DayField'
 import { today } from '../../parts/today'
 import { LooseEnds } from './LooseEnds'
 import { StepWires } from './StepWires'
-import { useSteps } from '../../parts/useSteps'
 import { StepReadings } from './StepReadings'
+import { usePart } from '../../parts/usePart'
 
 /** The work, one step at a time, from the parcel to a machine that may be used. */
 export function BuildSheet({ wiring }: { wiring: Wiring }) {
   const plan = usePlan()
-  const steps = useSteps()
+  const steps = usePart('steps')
   const [at, setAt] = useState<string>()
   const stepField = useId()
   const current = steps.find(({ id }) => id === at) ?? whereItStopped(plan, steps) ?? steps.at(-1)
@@ -124,9 +122,10 @@ function Step({
 }) {
   const plan = usePlan()
   const change = useChange()
+  const sheets = usePart('sheets')
   const record: StepRecord = plan.wiring.steps?.[step.id] ?? {}
   const write = (words: string, more: Partial<StepRecord>) =>
-    change(words, answerStep(plan, wiring, step, { ...record, ...more }))
+    change(words, answerStep(plan, wiring, sheets, step, { ...record, ...more }))
   const answer = (value: NonNullable<StepRecord['answer']>) =>
     write(`${step.title}: ${value}`, { answer: value, on: today() })
   const wires = wiring.wires.filter(({ key }) => step.wires.includes(key))
@@ -266,8 +265,7 @@ function Step({
 /** The sheet that has most of the step's wires, those in full colour. */
 function StepPicture({ wiring, step }: { wiring: Wiring; step: BuildStep }) {
   const only = useMemo(() => new Set(step.wires), [step])
-  const best = useKnown()
-    .of(sheets)
+  const best = usePart('sheets')
     .map((s) => ({ s, count: s.layout.paths.filter((p) => only.has(p.wire.key)).length }))
     .sort((a, b) => b.count - a.count)[0]
   if (!best || best.count === 0) return null

@@ -10,11 +10,9 @@ import {
   type PanelPlan,
   type Wire,
   type Wiring,
-  sheets as sheetsPart,
 } from '@zesty/core/wiring'
 import { Download, FileText, Maximize2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { useKnown } from '../../parts/useKnown'
 import { DrawingView } from '../../drawings/DrawingView'
 import { useReadings } from '../../measurements/useReadings'
 import { Overlay } from '../../parts/Overlay'
@@ -23,8 +21,8 @@ import { useEvaluation } from '../../state/evaluation'
 import { notice } from '../../state/notice'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
-import { useSteps } from '../../parts/useSteps'
 import { useQuantityText } from './useQuantityText'
+import { usePart } from '../../parts/usePart'
 
 interface Sheet {
   id: string
@@ -40,11 +38,11 @@ export function Drawings({ wiring }: { wiring: Wiring }) {
   const [large, setLarge] = useState(false)
   const [making, setMaking] = useState(false)
   const units = useUnits()
-  const steps = useSteps()
+  const steps = usePart('steps')
   const { readings } = useReadings()
   const lossW = useEvaluation().figures['installation.lossW']?.value
   const panel = useMemo(() => panelOf(plan, wiring, lossW), [plan, wiring, lossW])
-  const laidOut = useKnown().of(sheetsPart)
+  const laidOut = usePart('sheets')
   const sheets = useMemo(
     (): Sheet[] => [
       ...laidOut.map(({ id, name, layout }) => ({ id, name, drawing: drawSheet(layout, wiring) })),

@@ -1,5 +1,5 @@
 import { partStates, set, type Plan } from '@zesty/core'
-import { partsCsv, partsOf, stillToPay, toolsOf, type PartLine, type Wiring } from '@zesty/core/wiring'
+import { partsOf, stillToPay, toolsOf, type PartLine, type Wiring } from '@zesty/core/wiring'
 import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table'
 import { Download } from 'lucide-react'
 import { useMemo, useState } from 'react'
@@ -55,6 +55,10 @@ export function PartsSheet({ wiring }: { wiring: Wiring }) {
     getRowId: (r) => r.key,
   })
   const shown = table.getRowModel().rows
+  const saveCsv = async () => {
+    const { partsCsv } = await import('./wiringCsv')
+    saveFile(`${plan.name}, parts.csv`, 'text/csv', partsCsv(plan, lines))
+  }
   const write = ({ key, name }: PartLine, more: Partial<Kept>) =>
     change(name, [set('wiring.parts', { ...kept, [key]: { ...kept?.[key], ...more } })])
   return (
@@ -76,11 +80,7 @@ export function PartsSheet({ wiring }: { wiring: Wiring }) {
             <option value="tool">Tools</option>
           </select>
         </label>
-        <button
-          type="button"
-          className="btn btn-quiet no-print ml-auto"
-          onClick={() => saveFile(`${plan.name}, parts.csv`, 'text/csv', partsCsv(plan, lines))}
-        >
+        <button type="button" className="btn btn-quiet no-print ml-auto" onClick={() => void saveCsv()}>
           <Download size={18} aria-hidden="true" /> CSV
         </button>
       </div>

@@ -10,7 +10,7 @@ import { OldWires } from './OldWires'
 import { PartsSheet } from './PartsSheet'
 import { PowerSheet } from './PowerSheet'
 import { WireList } from './WireList'
-import { useWiring } from '../../parts/useWiring'
+import { usePart } from '../../parts/usePart'
 
 const sections: Section[] = [
   { id: 'controls', name: 'Run and stop' },
@@ -26,7 +26,7 @@ const sections: Section[] = [
 
 /** From choices to a wiring to follow: drawn, listed, checked, built and proved. */
 export default function WiringStage() {
-  const wiring = useWiring()
+  const wiring = usePart('wiring')
   return (
     <>
       <StageHead stage="wiring" sections={sections} />

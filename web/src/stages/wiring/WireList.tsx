@@ -1,12 +1,4 @@
-import {
-  answerStep,
-  conductorPaint,
-  cutList,
-  scheduleCsv,
-  scheduleOf,
-  type ScheduleRow,
-  type Wiring,
-} from '@zesty/core/wiring'
+import { answerStep, conductorPaint, cutList, scheduleOf, type ScheduleRow, type Wiring } from '@zesty/core/wiring'
 import { set, type WireChange } from '@zesty/core'
 import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table'
 import { Check, Download, Plus } from 'lucide-react'
@@ -19,7 +11,7 @@ import { useUnits } from '../../state/units'
 import { AddWire } from './AddWire'
 import { ChangeWire } from './ChangeWire'
 import { useQuantityText } from './useQuantityText'
-import { useSteps } from '../../parts/useSteps'
+import { usePart } from '../../parts/usePart'
 
 const helper = createColumnHelper<typeof features, ScheduleRow>()
 
@@ -35,7 +27,8 @@ export function WireList({ wiring }: { wiring: Wiring }) {
   const [adding, setAdding] = useState(false)
   const [only, setOnly] = useState<'all' | 'not-tugged' | 'by-hand'>('all')
   const all = useMemo(() => scheduleOf(wiring), [wiring])
-  const steps = useSteps()
+  const steps = usePart('steps')
+  const sheets = usePart('sheets')
   const kept = plan.wiring.steps
   const tugged = useMemo(() => new Set(Object.values(kept ?? {}).flatMap((s) => s.tugged ?? [])), [kept])
   const rows = useMemo(
@@ -50,7 +43,11 @@ export function WireList({ wiring }: { wiring: Wiring }) {
     const record = kept?.[step.id] ?? {}
     const others = (record.tugged ?? []).filter((k) => k !== key)
     const next = tugged.has(key) ? others : [...others, key]
-    change(`Wire ${number} tugged`, answerStep(plan, wiring, step, { ...record, tugged: next }))
+    change(`Wire ${number} tugged`, answerStep(plan, wiring, sheets, step, { ...record, tugged: next }))
+  }
+  const saveCsv = async () => {
+    const { scheduleCsv } = await import('./wiringCsv')
+    saveFile(`${plan.name}, wires.csv`, 'text/csv', scheduleCsv(wiring))
   }
   const columns = useMemo(
     () =>
@@ -109,11 +106,7 @@ export function WireList({ wiring }: { wiring: Wiring }) {
         <button type="button" className="btn no-print ml-auto" onClick={() => setAdding(true)}>
           <Plus size={18} aria-hidden="true" /> A wire more
         </button>
-        <button
-          type="button"
-          className="btn btn-quiet no-print"
-          onClick={() => saveFile(`${plan.name}, wires.csv`, 'text/csv', scheduleCsv(wiring))}
-        >
+        <button type="button" className="btn btn-quiet no-print" onClick={() => void saveCsv()}>
           <Download size={18} aria-hidden="true" /> CSV
         </button>
       </div>
