@@ -86,7 +86,7 @@ const built = (/** @type {string[]} */ ...parts) => localPath('build', ...parts)
 function viteBuild(what, folder, config, env = process.env) {
   console.error(`Building ${what} ...`)
   rmSync(built(folder), { recursive: true, force: true })
-  runLogged(`Building ${what}`, npmBin('vite'), ['build', '--config', config, '--logLevel', 'warn'], env)
+  runLogged(`Building ${what}`, npmBin('vite'), ['build', '--config', config, '--logLevel', 'warn'], { env })
 }
 
 /** The command line's own bundle of core. Returns the file to import. */

@@ -112,8 +112,13 @@ describe('after a release', () => {
   })
   test('one server does it', async () => {
     let isDone: () => void = () => undefined
-    const first = onlyHere(h.db, 'a test', () => new Promise<string>((resolve) => (isDone = () => resolve('done'))))
-    while ((await onlyHere(h.db, 'a test', () => Promise.resolve('too'))) === 'too') continue
+    let first: Promise<string | undefined> | undefined
+    await new Promise<void>((begun) => {
+      first = onlyHere(h.db, 'a test', () => {
+        begun()
+        return new Promise<string>((resolve) => (isDone = () => resolve('done')))
+      })
+    })
     expect(await onlyHere(h.db, 'a test', () => Promise.resolve('too'))).toBeUndefined()
     expect(await onlyHere(h.db, 'another', () => Promise.resolve('too'))).toBe('too')
     isDone()

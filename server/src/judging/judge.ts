@@ -43,7 +43,7 @@ export function judgeInWorker(program: string): Judge {
     await ended?.terminate()
   }
   const begin = (): Worker => {
-    const begun = new Worker(program, { eval: true, resourceLimits: { maxOldGenerationSizeMb: HEAP_MB } })
+    const begun = new Worker(program, { eval: true, execArgv: [], resourceLimits: { maxOldGenerationSizeMb: HEAP_MB } })
     const lost = (error: Error) => {
       if (worker !== begun) return
       worker = undefined

@@ -12,6 +12,9 @@ export const RELEASE = Symbol('release')
 
 const VERDICT = 'verdict'
 
+/** How long an answer is held for those who looked for it before it was kept, ms. */
+const LATE_MS = 1000
+
 /** What is said of a machine as it is opened, JSON text. */
 export interface Opened {
   verdict: string
@@ -89,7 +92,8 @@ export class KeptVerdicts implements OnApplicationShutdown {
         ])
         return answer
       })
-      .finally(() => this.coming.delete(key))
+      // Who had looked for it before it was kept asks a moment later.
+      .finally(() => setTimeout(() => this.coming.delete(key), LATE_MS).unref())
     this.coming.set(key, coming)
     return coming
   }

@@ -34,7 +34,7 @@ export function makeInWorkers(program: string, fonts: PdfFonts): PaperMaker {
   return (job, report, signal) =>
     limit(async () => {
       signal.throwIfAborted()
-      const worker = new Worker(program, { eval: true, workerData: { job, fonts } })
+      const worker = new Worker(program, { eval: true, execArgv: [], workerData: { job, fonts } })
       try {
         return await new Promise<Uint8Array>((resolve, reject) => {
           signal.addEventListener('abort', () => reject(signal.reason as Error), { once: true })
