@@ -3,6 +3,8 @@ import { spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { apiCalls, statementsOf } from './apiCalls.mjs'
+import { demoServer } from './demoServer.mjs'
 import { fullestPlan, typicalEdits, withValue } from './demoPlan.mjs'
 import { root } from './paths.mjs'
 import { ensureApplication, ensureCommandLine } from './setUp.mjs'
@@ -20,7 +22,12 @@ const ALLOCATED_WITHIN = 1.1
 
 /** Holds today's counts against `budgets.json`; with `--lower` writes what has become less. @param {string[]} args */
 export async function budgets(args = []) {
-  const counts = { ...(await runsOfEdits()), 'kB of script, Brotli': scriptOfStages(), allocated: allocated() }
+  const counts = {
+    ...(await runsOfEdits()),
+    ...(await askedOfDatabase()),
+    'kB of script, Brotli': scriptOfStages(),
+    allocated: allocated(),
+  }
   /** @type {Counts} */
   const limits = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {}
   if (args.includes('--lower')) {
@@ -72,6 +79,38 @@ async function runsOfEdits() {
     counts['judgements run'] = { ...counts['judgements run'], [name]: ran.filter(isJudgement).length }
   }
   return counts
+}
+
+/** What the database is asked for each call of the API, of the fullest demo machine, opened before. @returns {Promise<Counts>} */
+async function askedOfDatabase() {
+  const core = await import(pathToFileURL(ensureCommandLine()).href)
+  const server = await demoServer({ explained: true })
+  /** @type {Counts} */
+  const counts = { 'statements of the database': {}, 'rows read': {} }
+  try {
+    const { name } = fullestPlan(core)
+    const ask = async (/** @type {string} */ path) => (await fetch(`${server.url}/api/${path}`)).json()
+    for (const { id: shopId } of await ask('shops'))
+      for (const line of await ask(`shops/${shopId}/conversions`)) {
+        if (line.name !== name) continue
+        const { conversion } = await ask(`conversions/${line.id}/judged?stage=settings`)
+        const { revision } = conversion
+        for (const call of apiCalls({ ...{ shopId, id: line.id, plan: conversion.plan }, revision, kept: revision })) {
+          const statements = await statementsOf(server.url, call, server.home)
+          counts['statements of the database'] = {
+            ...counts['statements of the database'],
+            [call.name]: statements.length,
+          }
+          counts['rows read'] = {
+            ...counts['rows read'],
+            [call.name]: statements.reduce((sum, one) => sum + one.rows, 0),
+          }
+        }
+      }
+    return counts
+  } finally {
+    await server.close()
+  }
 }
 
 /** Every script that a view imports before it is shown, by what the build says of it. */

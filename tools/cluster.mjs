@@ -157,7 +157,7 @@ async function launch({ programs, home, data, throwAway }, only) {
   const log = join(home, 'server.log')
   const portFile = join(home, 'port')
   const last = existsSync(portFile) ? Number(readFileSync(portFile, 'utf8')) : 0
-  const fast = throwAway ? '-c fsync=off -c synchronous_commit=off -c full_page_writes=off' : ''
+  const fast = throwAway ? '-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum=off' : ''
   for (let attempt = 1; attempt <= TRIES; attempt += 1) {
     let port = only ?? (last > 0 && (await isFree(last)) ? last : await freePort())
     if (port === DEBIAN_PORT && only === undefined) port = await freePort()

@@ -1,6 +1,7 @@
 // @ts-check
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { explainAll } from './apiCalls.mjs'
 import { throwAwayCluster } from './cluster.mjs'
 import { root } from './paths.mjs'
 import { freePort } from './ports.mjs'
@@ -14,12 +15,14 @@ export const TEST_PATIENCE = { connectionTimeoutMillis: 20_000, query_timeout: 2
 
 /**
  * The built application on a database of its own that is gone afterwards; for pictures, measurements and tests.
- * @param {{demo?: boolean, port?: number, network?: boolean}} [options] network: other machines may come, by the next port
+ * @param {{demo?: boolean, port?: number, network?: boolean, explained?: boolean}} [options] network: other machines may
+ *   come, by the next port; explained: PostgreSQL writes down every statement and how it ran
  */
-export async function demoServer({ demo = true, port, network = false } = {}) {
+export async function demoServer({ demo = true, port, network = false, explained = false } = {}) {
   const { server, openApiFile, webRoot } = ensureApplication()
   const cluster = await throwAwayCluster()
   try {
+    if (explained) await explainAll(cluster.urls)
     const { serve } = await import(pathToFileURL(server).href)
     const chosen = port ?? (await freePort())
     const serving = await serve({
@@ -49,6 +52,8 @@ export async function demoServer({ demo = true, port, network = false } = {}) {
     return {
       url: /** @type {string} */ (serving.url),
       databaseUrl: cluster.urls.owner,
+      urls: cluster.urls,
+      home: cluster.home,
       close: async () => {
         await serving.close()
         await cluster.remove()

@@ -29,8 +29,9 @@ const verbs = {
     run: (args) => commandLine('rule', args),
   },
   bench: {
-    says: '                             measure the budgets',
-    run: async () => (await import('./bench.mjs')).bench(),
+    says: '[scale]                      measure the budgets; scale: many shops, and two servers under many users',
+    run: async ([what]) =>
+      what === 'scale' ? (await import('./benchScale.mjs')).benchScale() : (await import('./bench.mjs')).bench(),
   },
   budgets: {
     says: '[--lower]                    hold what is counted against budgets.json, or lower what has become less',

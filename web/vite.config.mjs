@@ -1,4 +1,5 @@
 // @ts-check
+import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
@@ -6,9 +7,26 @@ import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 
+/**
+ * Schemas of this page are never written as JSON Schema: that is the server's and the command line's. Zod ties what does it
+ * to every schema, so that no bundler can leave it out, and it is a fifth of Zod.
+ * @returns {import('vite').Plugin}
+ */
+const withoutJsonSchema = () => ({
+  name: 'without-json-schema',
+  load(id) {
+    if (!/\/zod\/v4\/core\/(to-json-schema|json-schema-processors)\.js$/.test(id)) return undefined
+    const names = [...readFileSync(id, 'utf8').matchAll(/^export (?:const|function) (\w+)/gm)].map(([, name]) => name)
+    return `const absent = () => absent
+const asked = () => { throw new Error('This page writes no JSON Schema') }
+${names.map((name) => `export const ${name} = ${name === 'toJSONSchema' ? 'asked' : 'absent'}`).join('\n')}`
+  },
+})
+
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [
+    withoutJsonSchema(),
     react(),
     tailwindcss(),
     VitePWA({

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { applyPatch, changesBetween, emptyPlan, readChanges, readPlan, set } from '../src/plan'
-import { changesSchema } from '../src/plan/changesBetween'
+import { changesSchema } from '../src/plan/readChanges'
 import { arbitraryPlan } from './arbitraryPlan'
 import { runs } from './effort'
 import { soundPlan } from './mistakes'

@@ -11,7 +11,7 @@ import { readingsText } from '../measurements/storedMeasurements'
 import { faultsOfStored, nameOf, readStored, saysUnreadable } from './storedPlan'
 
 /** Machines of a shop that go in one answer. */
-const LISTED = 200
+const LISTED = 100
 
 /** Plans that are held at a time while many are judged. */
 const AT_ONCE = 20
