@@ -3,6 +3,7 @@ import { newMeasurementsSchema, type NewMeasurements } from '@zesty/core/http'
 import type { FastifyReply, FastifyRequest } from 'fastify'
 import { askerOf } from '../access/who'
 import { listPageSchema, sayNext, type ListPage } from '../answers/listPage'
+import { Said } from '../openapi/said'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { MeasurementsService } from './measurements.service'
@@ -12,6 +13,15 @@ export class MeasurementsController {
   constructor(private readonly measurements: MeasurementsService) {}
 
   @Get()
+  @Said({
+    id: 'listMeasurements',
+    tag: 'Measurements',
+    summary: 'What was read off the machine, in the order it was taken',
+    says: 'Every reading',
+    answer: 'Measurement',
+    list: true,
+    errors: [404],
+  })
   async list(
     @Param('id') id: string,
     @Query(new ZodPipe(listPageSchema)) page: ListPage,
@@ -23,6 +33,14 @@ export class MeasurementsController {
   }
 
   @Post()
+  @Said({
+    id: 'addMeasurements',
+    tag: 'Measurements',
+    summary: 'Keep readings; one whose id is there already is kept once',
+    says: 'What was kept, and what all readings now come to',
+    answer: 'KeptMeasurements',
+    errors: [404, 422],
+  })
   add(
     @Param('id') id: string,
     @Body(new ZodPipe(newMeasurementsSchema)) body: NewMeasurements,
@@ -32,6 +50,14 @@ export class MeasurementsController {
   }
 
   @Delete(':measurementId')
+  @Said({
+    id: 'removeMeasurement',
+    tag: 'Measurements',
+    summary: 'Take a reading away',
+    says: 'What the readings that are left come to',
+    answer: 'Measured',
+    errors: [404],
+  })
   remove(@Param('id') id: string, @Param('measurementId') measurementId: string) {
     return this.measurements.remove(idOf(id, 'conversion'), idOf(measurementId, 'reading'))
   }

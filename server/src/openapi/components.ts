@@ -94,6 +94,10 @@ const schemas = {
   JsonSchema: z.record(z.string(), z.unknown()),
 }
 
+/** The name of the component that a schema is; undefined where it is none. */
+export const nameOf = (schema: z.ZodType): string | undefined =>
+  Object.entries(schemas).find(([, one]) => one === schema)?.[0]
+
 /** What is sent may leave out what has a default; what is answered has everything. */
 const sent = new Set([
   'Pair',

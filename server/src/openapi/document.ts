@@ -1,8 +1,10 @@
 import { schemaNames } from '@zesty/core/formats'
 import { paperKindParameterSchema, paperSizeParameterSchema } from '@zesty/core/http'
 import { stageIds } from '@zesty/core'
-import { components } from './components'
-import { operations, tags, type Operation } from './operations'
+import { z } from 'zod'
+import { components, nameOf } from './components'
+import { operations } from './operations'
+import { tags, type Operation } from './said'
 
 const reference = (name: string) => ({ $ref: `#/components/schemas/${name}` })
 const json = (schema: object) => ({ 'application/json': { schema } })
@@ -45,65 +47,70 @@ const problem = (status: number, schema: string) => ({
   content: { 'application/problem+json': { schema: reference(schema) } },
 })
 
-/** A parameter that is no id: what it is, and what it may be. */
-const special = {
+/** What stands in a path or behind it, by its name; every other is an id. */
+const special: Readonly<Record<string, { schema: object; description: string }>> = {
   moment: { schema: { type: 'string', format: 'date-time' }, description: 'A moment, with its zone' },
   paper: { schema: { type: 'string', enum: paperKindParameterSchema.options }, description: 'Which paper' },
   size: { schema: { type: 'string', enum: paperSizeParameterSchema.options }, description: 'Size of the paper' },
   revision: { schema: { type: 'integer', minimum: 1 }, description: 'Number of the revision' },
-  rule: { schema: { type: 'string' }, description: 'Subject and name of the rule' },
-  schema: { schema: { type: 'string', enum: schemaNames }, description: 'Name of the schema' },
-} as const
-
-/** What may stand behind the question mark. */
-const asked = {
+  ruleId: { schema: { type: 'string' }, description: 'Subject and name of the rule' },
+  name: { schema: { type: 'string', enum: schemaNames }, description: 'Name of the schema' },
   after: { schema: { type: 'string' }, description: 'Where to go on: of the `next` of an earlier answer’s Link' },
   stage: {
     schema: { type: 'string', enum: stageIds },
     description: 'The stage that it is opened at: what it shows is sent too',
   },
-} as const
+}
 
-function parametersOf({ path, query, parameters = {} }: Operation) {
-  const behind = query ? [{ name: query, in: 'query', required: false, ...asked[query] }] : []
-  return [
-    ...[...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => {
-      const own = parameters[name]
-      return {
-        name,
-        in: 'path',
-        required: true,
-        ...(own ? special[own] : { schema: { type: 'string', format: 'uuid' }, description: 'Its id' }),
-      }
-    }),
-    ...behind,
-  ]
+const anId = { schema: { type: 'string', format: 'uuid' }, description: 'Its id' }
+
+const questionsOf = ({ asks }: Operation): string[] => (asks instanceof z.ZodObject ? Object.keys(asks.shape) : [])
+
+const parametersOf = (operation: Operation): object[] => [
+  ...[...operation.path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => ({
+    ...{ name, in: 'path', required: true },
+    ...(special[name] ?? anId),
+  })),
+  ...questionsOf(operation).map((name) => ({ ...{ name, in: 'query', required: false }, ...(special[name] ?? anId) })),
+]
+
+/** The component that is read as its body. Throws where what is read is none. */
+function bodyOf({ id, body, reads }: Operation): string | undefined {
+  const name = body ?? (reads && nameOf(reads))
+  if (reads && name === undefined) throw new Error(`What ${id} reads is no component`)
+  return name
 }
 
 function operationOf(operation: Operation) {
-  const { id, tag, summary, body, answer, errors } = operation
-  const schema = answer.schema === undefined ? undefined : reference(answer.schema)
+  const { id, tag, summary, says, list, picture, file, zip, status, errors = [] } = operation
+  const schema = operation.answer === undefined ? undefined : reference(operation.answer)
   const parameters = parametersOf(operation)
+  const body = bodyOf(operation)
+  const isPaged = questionsOf(operation).includes('after')
+  const refusals = [
+    // A body is refused where it does not fit, and where it is too large.
+    ...(body === undefined ? [] : [400, 413]),
+    ...(operation.asks ? [400] : []),
+    ...errors,
+    ...[401, 403, 500, 503],
+  ]
   return {
     operationId: id,
     tags: [tag],
     summary,
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body === undefined ? {} : { requestBody: { required: true, content: json(reference(body)) } }),
-    ...(operation.zip ? { requestBody: { required: true, content: { 'application/zip': {} } } } : {}),
+    ...(zip ? { requestBody: { required: true, content: { 'application/zip': {} } } } : {}),
     responses: {
-      [answer.status]: {
-        description: answer.says,
-        headers: schema ? (operation.query === 'after' ? listHeaders : bodyHeaders) : headers,
-        ...(schema ? { content: json(answer.list ? { type: 'array', items: schema } : schema) } : {}),
-        ...(answer.picture ? { content: { 'image/jpeg': {} } } : {}),
-        ...(answer.file === undefined ? {} : { content: { [answer.file]: {} } }),
+      [status]: {
+        description: says,
+        headers: schema ? (isPaged ? listHeaders : bodyHeaders) : headers,
+        ...(schema ? { content: json(list ? { type: 'array', items: schema } : schema) } : {}),
+        ...(picture ? { content: { 'image/jpeg': {} } } : {}),
+        ...(file === undefined ? {} : { content: { [file]: {} } }),
       },
       ...Object.fromEntries(
-        [...errors, 401, 403, 500, 503].map((status) => [
-          status,
-          problem(status, status === 409 && operation.tag === 'Conversions' ? 'Conflict' : 'Problem'),
-        ]),
+        refusals.map((code) => [code, problem(code, code === 409 && tag === 'Conversions' ? 'Conflict' : 'Problem')]),
       ),
     },
   }

@@ -6,6 +6,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify'
 import { PassThrough } from 'node:stream'
 import { attachment } from '../answers/attachment'
 import { faultInWords } from '../problems/faultInWords'
+import { Said } from '../openapi/said'
 import { idOf } from '../problems/id'
 import { problemDetails } from '../problems/problem'
 import { ZodPipe } from '../problems/zod.pipe'
@@ -21,6 +22,14 @@ export class PapersController {
 
   /** The PDF; to whoever asks for events, how far it is and then the PDF. */
   @Get('papers/:paper/:size')
+  @Said({
+    id: 'printPaper',
+    tag: 'Conversions',
+    summary: 'A paper by where it is read, as PDF',
+    says: 'The paper',
+    file: 'application/pdf',
+    errors: [400, 404, 422],
+  })
   async pdf(
     @Param('id') id: string,
     @Param('paper', new ZodPipe(paperKindParameterSchema)) paper: PaperKind,
@@ -50,6 +59,14 @@ export class PapersController {
   }
 
   @Get('help-sheet')
+  @Said({
+    id: 'helpSheet',
+    tag: 'Conversions',
+    summary: 'The sheet for a friend who knows, as one page that stands by itself',
+    says: 'The page',
+    file: 'text/html',
+    errors: [404, 422],
+  })
   async helpSheet(@Param('id') id: string, @Res() reply: FastifyReply) {
     const gone = goneOf(reply)
     return this.file(
@@ -62,6 +79,14 @@ export class PapersController {
   }
 
   @Get('calendar')
+  @Said({
+    id: 'calendar',
+    tag: 'Conversions',
+    summary: 'The days of what is to be done, as iCalendar',
+    says: 'The calendar',
+    file: 'text/calendar',
+    errors: [404, 422],
+  })
   async calendar(@Param('id') id: string, @Res() reply: FastifyReply) {
     const { name, text } = await this.papers.calendar(idOf(id, 'conversion'))
     return attachment(reply, 'text/calendar; charset=utf-8', `${name}.ics`, Buffer.from(text))

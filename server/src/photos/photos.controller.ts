@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post, Put, Req 
 import { newPhotoSchema, photoNoteSchema, type NewPhoto, type PhotoNote } from '@zesty/core/http'
 import type { FastifyRequest } from 'fastify'
 import { askerOf } from '../access/who'
+import { Said } from '../openapi/said'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { PhotosService } from './photos.service'
@@ -14,16 +15,41 @@ export class PhotosController {
   constructor(private readonly photos: PhotosService) {}
 
   @Get('conversions/:id/photos')
+  @Said({
+    id: 'listPhotos',
+    tag: 'Photos',
+    summary: 'Photos of the machine, and pages of the shop’s manuals, without their content',
+    says: 'Every photo, in the order it was taken',
+    answer: 'Photo',
+    list: true,
+    errors: [404],
+  })
   list(@Param('id') id: string) {
     return this.photos.list(idOf(id, 'conversion'))
   }
 
   @Post('conversions/:id/photos')
+  @Said({
+    id: 'addPhoto',
+    tag: 'Photos',
+    summary: 'Keep a photo; one whose id is there already is kept once',
+    says: 'The photo without its content',
+    answer: 'Photo',
+    errors: [404, 422],
+  })
   add(@Param('id') id: string, @Body(new ZodPipe(newPhotoSchema)) body: NewPhoto, @Req() req: FastifyRequest) {
     return this.photos.add(idOf(id, 'conversion'), body, askerOf(req))
   }
 
   @Get('conversions/:id/photos/:photoId')
+  @Said({
+    id: 'photoContent',
+    tag: 'Photos',
+    summary: 'A photo itself',
+    says: 'The picture',
+    picture: true,
+    errors: [404],
+  })
   @Header('content-type', 'image/jpeg')
   @Header('cache-control', FOR_GOOD)
   content(@Param('id') id: string, @Param('photoId') photoId: string) {
@@ -31,6 +57,13 @@ export class PhotosController {
   }
 
   @Put('conversions/:id/photos/:photoId/note')
+  @Said({
+    id: 'notePhoto',
+    tag: 'Photos',
+    summary: 'Say what is seen on a photo',
+    says: 'It says so',
+    errors: [404],
+  })
   @HttpCode(204)
   note(
     @Param('id') id: string,
@@ -41,17 +74,40 @@ export class PhotosController {
   }
 
   @Delete('conversions/:id/photos/:photoId')
+  @Said({
+    id: 'removePhoto',
+    tag: 'Photos',
+    summary: 'Take a photo away',
+    says: 'It is gone',
+    errors: [404],
+  })
   @HttpCode(204)
   remove(@Param('id') id: string, @Param('photoId') photoId: string) {
     return this.photos.remove(idOf(id, 'conversion'), idOf(photoId, 'photo'))
   }
 
   @Get('shops/:shopId/photos')
+  @Said({
+    id: 'listPages',
+    tag: 'Photos',
+    summary: 'Photographed pages of the shop’s manuals, without their content',
+    says: 'Every page',
+    answer: 'Photo',
+    list: true,
+  })
   listOfShop(@Param('shopId') shopId: string) {
     return this.photos.listOfShop(idOf(shopId, 'shop'))
   }
 
   @Get('shops/:shopId/photos/:photoId')
+  @Said({
+    id: 'pageContent',
+    tag: 'Photos',
+    summary: 'A photographed page itself',
+    says: 'The picture',
+    picture: true,
+    errors: [404],
+  })
   @Header('content-type', 'image/jpeg')
   @Header('cache-control', FOR_GOOD)
   contentOfShop(@Param('shopId') shopId: string, @Param('photoId') photoId: string) {

@@ -5,7 +5,7 @@ import { badInput } from './problem'
 
 /** Validates a body or parameter by a Zod schema, or answers 400 with every fault by field. */
 export class ZodPipe<T> implements PipeTransform<unknown, T> {
-  constructor(private readonly schema: z.ZodType<T>) {}
+  constructor(readonly schema: z.ZodType<T>) {}
 
   transform(value: unknown): T {
     const parsed = this.schema.safeParse(value)

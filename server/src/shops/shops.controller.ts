@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res
 import { newShopSchema, shopChangeSchema, type NewShop, type ShopChange } from '@zesty/core/http'
 import type { FastifyReply } from 'fastify'
 import { listPageSchema, sayNext, type ListPage } from '../answers/listPage'
+import { Said } from '../openapi/said'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { ShopsService } from './shops.service'
@@ -11,6 +12,14 @@ export class ShopsController {
   constructor(private readonly shops: ShopsService) {}
 
   @Get()
+  @Said({
+    id: 'listShops',
+    tag: 'Shops',
+    summary: 'All shops',
+    says: 'Every shop with how many machines it has',
+    answer: 'ShopLine',
+    list: true,
+  })
   async list(@Query(new ZodPipe(listPageSchema)) page: ListPage, @Res({ passthrough: true }) reply: FastifyReply) {
     const { rows, next } = await this.shops.list(page)
     sayNext(reply, '/api/shops', next)
@@ -18,21 +27,51 @@ export class ShopsController {
   }
 
   @Post()
+  @Said({
+    id: 'createShop',
+    tag: 'Shops',
+    summary: 'A new shop',
+    says: 'The shop',
+    answer: 'Shop',
+  })
   create(@Body(new ZodPipe(newShopSchema)) shop: NewShop) {
     return this.shops.create(shop)
   }
 
   @Get(':id')
+  @Said({
+    id: 'findShop',
+    tag: 'Shops',
+    summary: 'One shop',
+    says: 'The shop',
+    answer: 'Shop',
+    errors: [404],
+  })
   find(@Param('id') id: string) {
     return this.shops.find(idOf(id, 'shop'))
   }
 
   @Patch(':id')
+  @Said({
+    id: 'changeShop',
+    tag: 'Shops',
+    summary: 'Rename a shop or change its units',
+    says: 'The shop as it is now',
+    answer: 'Shop',
+    errors: [404],
+  })
   change(@Param('id') id: string, @Body(new ZodPipe(shopChangeSchema)) patch: ShopChange) {
     return this.shops.change(idOf(id, 'shop'), patch)
   }
 
   @Delete(':id')
+  @Said({
+    id: 'removeShop',
+    tag: 'Shops',
+    summary: 'Take a shop away, with all its machines',
+    says: 'It is gone',
+    errors: [404],
+  })
   @HttpCode(204)
   remove(@Param('id') id: string) {
     return this.shops.remove(idOf(id, 'shop'))
