@@ -222,7 +222,7 @@ const plans = new Map<string, () => Record<string, string>>([
 
 const kept = new Map<string, string[]>()
 if (existsSync(file) && !isAnew)
-  for (const row of readFileSync(file, 'utf8').trimEnd().split('\n').slice(1)) {
+  for (const row of readFileSync(file, 'utf8').replace(/\n$/, '').split('\n').slice(1)) {
     const [plan = '', ...figure] = row.split('\t')
     kept.set(plan, [...(kept.get(plan) ?? []), figure.join('\t')])
   }
