@@ -89,7 +89,8 @@ async function askedOfDatabase() {
   const counts = { 'statements of the database': {}, 'rows read': {} }
   try {
     const { name } = fullestPlan(core)
-    const ask = async (/** @type {string} */ path) => (await fetch(`${server.url}/api/${path}`)).json()
+    /** @param {string} path @returns {Promise<any>} */
+    const ask = async (path) => (await fetch(`${server.url}/api/${path}`)).json()
     for (const { id: shopId } of await ask('shops'))
       for (const line of await ask(`shops/${shopId}/conversions`)) {
         if (line.name !== name) continue

@@ -15,8 +15,10 @@ import { on400, soundPlan, spoiled } from './mistakes'
 const file = join(import.meta.dirname, 'figures.tsv')
 const isAnew = process.env['ZESTY_FIGURES'] === 'anew'
 
-const rounded = (value: unknown): string =>
-  typeof value === 'number' ? String(Number(value.toPrecision(6))) : String(value ?? 'unknown')
+const rounded = (value: unknown): string => {
+  if (typeof value === 'number') return String(Number(value.toPrecision(6)))
+  return typeof value === 'string' || typeof value === 'boolean' ? String(value) : 'unknown'
+}
 
 /** Everything an evaluation says beside its findings: a figure's value and unit by its name. */
 function told(evaluation: Evaluation): Record<string, string> {

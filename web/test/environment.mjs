@@ -34,6 +34,13 @@ export default class PageEnvironment extends TestEnvironment {
       structuredClone,
       ResizeObserver: SilentObserver,
       IntersectionObserver: SilentObserver,
+      // React looks for it as it is loaded; who counts what is rendered listens by it.
+      __REACT_DEVTOOLS_GLOBAL_HOOK__: {
+        supportsFiber: true,
+        inject: () => 1,
+        onCommitFiberRoot() {},
+        onCommitFiberUnmount() {},
+      },
     })
     Object.assign(this.global.Element.prototype, { scrollIntoView() {}, hasPointerCapture: () => false })
   }

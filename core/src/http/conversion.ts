@@ -64,7 +64,7 @@ export const judgedConversionSchema = z.strictObject({
   measured: measuredSchema,
   evaluation: evaluationAnswer,
   /** What the stage that was asked for shows beside it; null of what there is nothing of. Looked into only by what shows it. */
-  parts: z.record(z.string(), z.unknown()).optional() as z.ZodType<SentParts | undefined, SentParts | undefined>,
+  parts: z.record(z.string(), z.unknown()).optional(),
 })
 
 /** The stage that a conversion is opened at. */

@@ -8,7 +8,7 @@ const isRecord = (value: unknown): value is Record<string, unknown> =>
 /**
  * What makes one plan into another: sections, and what stands directly in them, that are not the same objects.
  *
- * @example changesBetween(emptyPlan('Lathe'), emptyPlan('Mill')) // [{ path: 'name', value: 'Mill' }]
+ * @example ((plan) => changesBetween(plan, { ...plan, name: 'Mill' }))(emptyPlan('Lathe')) // [{ path: 'name', value: 'Mill' }]
  */
 export function changesBetween(before: Plan, after: Plan): Patch {
   return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((section): Change[] => {

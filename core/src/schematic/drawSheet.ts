@@ -16,7 +16,8 @@ import {
   TERMINAL_SIZE,
 } from './measures'
 import { symbolFor } from './symbols'
-import { SYMBOL, tagged, tagWidth } from './tags'
+import { tagged } from './tagged'
+import { SYMBOL, tagWidth } from './tags'
 
 const DARK_EDGE = 0.36
 const HALO = 1.2

@@ -1,5 +1,6 @@
 import type { Layout } from './layout'
-import { tagged, tagWidth } from './tags'
+import { tagged } from './tagged'
+import { tagWidth } from './tags'
 import { TAG_H } from './measures'
 
 /** How well a sheet is drawn; all but the crossings are to be nothing. */

@@ -56,10 +56,13 @@ export interface Paged<T> {
 /** Of rows, one more than a page was asked for: a page of them, and where the next begins. */
 export function paged<T extends { cursor: string }>(found: readonly T[], most: number): Paged<Omit<T, 'cursor'>[]> {
   const rows = found.slice(0, most)
-  return {
-    rows: rows.map(({ cursor: _, ...row }) => row),
-    next: found.length > most ? rows.at(-1)?.cursor : undefined,
-  }
+  return { rows: rows.map(withoutCursor), next: found.length > most ? rows.at(-1)?.cursor : undefined }
+}
+
+function withoutCursor<T extends { cursor: string }>(row: T): Omit<T, 'cursor'> {
+  const rest: Partial<T> = { ...row }
+  delete rest.cursor
+  return rest as Omit<T, 'cursor'>
 }
 
 /** Says in the answer where the next page is (RFC 8288). */

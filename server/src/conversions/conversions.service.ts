@@ -194,9 +194,9 @@ export class ConversionsService {
   /** One revision with its verdict, and what a stage shows beside it: asked for apart, a save between could part them. */
   async judged(id: string, stage: StageId | undefined): Promise<JsonText> {
     const row = await this.toBeJudged(id)
-    const { plan, readings: _, ...head } = row
+    const { revision, savedAt, shopId } = row
     const { verdict, parts } = await this.verdictOf(row, stage)
-    const conversion = withMember(head, 'plan', plan).text
+    const conversion = withMember({ id, shopId, revision, savedAt }, 'plan', row.plan).text
     return new JsonText(
       `{"conversion":${conversion},${verdict.slice(1, -1)}${parts === undefined ? '' : `,"parts":${parts}`}}`,
     )

@@ -9,13 +9,14 @@ import {
   type Severity,
   type StageId,
 } from '@zesty/core'
-import { useState } from 'react'
-import { useAppDispatch } from '../state/store'
+import { memo, useState } from 'react'
+import { shallowEqual } from 'react-redux'
+import { useAppDispatch, useAppSelector } from '../state/store'
 import { FigureValue } from '../parts/FigureValue'
 import { Mark } from '../parts/Mark'
 import { goToField } from '../state/goToField'
 import { Text } from '../parts/Text'
-import { useEvaluation } from '../state/evaluation'
+import { selectEvaluation, useEvaluation } from '../state/evaluation'
 import { useOffers } from '../state/offers'
 import { RemedyButtons } from './RemedyButtons'
 import { overlayChanged } from '../state/screenSlice'
@@ -99,10 +100,21 @@ interface CardProps {
   tried: boolean
 }
 
-function FindingCard({ stage: openStage, finding, effects, remedies, tried }: CardProps) {
+function isSameCard(a: CardProps, b: CardProps): boolean {
+  return (
+    a.stage === b.stage &&
+    a.finding === b.finding &&
+    a.tried === b.tried &&
+    shallowEqual(a.effects, b.effects) &&
+    shallowEqual(a.remedies, b.remedies)
+  )
+}
+
+/** Shown anew only where what it shows is another: the lists of what follows from it are made anew each time. */
+const FindingCard = memo(function FindingCard({ stage: openStage, finding, effects, remedies, tried }: CardProps) {
   const { id, severity, title, says, why, figures, path, due, by } = finding
-  const evaluation = useEvaluation()
-  const known = figures.filter((f) => evaluation.figures[f] !== undefined)
+  const labels = useAppSelector((state) => figures.map((f) => selectEvaluation(state).figures[f]?.label), shallowEqual)
+  const known = figures.filter((_, i) => labels[i] !== undefined)
   return (
     <article
       data-finding={id}
@@ -163,7 +175,7 @@ function FindingCard({ stage: openStage, finding, effects, remedies, tried }: Ca
             <span className="flex flex-wrap items-center text-ink-2">
               {known.slice(0, 2).map((f) => (
                 <span key={f} className="inline-flex flex-wrap items-center">
-                  {evaluation.figures[f]?.label}
+                  {labels[figures.indexOf(f)]}
                   <FigureValue id={f} className="!min-w-0 !text-ink" />
                 </span>
               ))}
@@ -173,4 +185,4 @@ function FindingCard({ stage: openStage, finding, effects, remedies, tried }: Ca
       )}
     </article>
   )
-}
+}, isSameCard)

@@ -1,6 +1,6 @@
 import type { PlanPath } from '@zesty/core'
 import { ToggleGroup } from 'radix-ui'
-import { useId, useRef, type ReactNode } from 'react'
+import { memo, type ReactNode, useId, useRef } from 'react'
 import { Field } from './Field'
 import { useField, useHeld, useSetField } from './fieldDocument'
 
@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** A few values side by side; pressing the one in force again makes it unknown. */
-export function ChoiceField({
+export const ChoiceField = memo(function ChoiceField({
   path,
   label,
   wide = false,
@@ -32,10 +32,10 @@ export function ChoiceField({
       }))}
     />
   )
-}
+})
 
 /** Yes, no, or not known. */
-export function YesNoField({ path, label, wide = false }: Props) {
+export const YesNoField = memo(function YesNoField({ path, label, wide = false }: Props) {
   const field = useField(path)
   if (!field) return null
   return (
@@ -50,7 +50,7 @@ export function YesNoField({ path, label, wide = false }: Props) {
       ]}
     />
   )
-}
+})
 
 interface Option {
   value: string
@@ -124,7 +124,7 @@ export function Choices({
 }
 
 /** A value out of a longer list. */
-export function SelectField({
+export const SelectField = memo(function SelectField({
   path,
   label,
   options,
@@ -162,4 +162,4 @@ export function SelectField({
       {({ id, describedBy }) => select(id, describedBy)}
     </Field>
   )
-}
+})

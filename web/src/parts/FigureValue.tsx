@@ -2,9 +2,10 @@ import { printQuantity, type FigureId } from '@zesty/core'
 import { useFigure } from '../state/evaluation'
 import { useUnits } from '../state/units'
 import { WorkingButton } from './WorkingButton'
+import { memo } from 'react'
 
 /** A figure's number, which opens to its working. Without one it says so. */
-export function FigureValue({ id, className = '' }: { id: FigureId; className?: string }) {
+export const FigureValue = memo(function FigureValue({ id, className = '' }: { id: FigureId; className?: string }) {
   const figure = useFigure(id)
   const units = useUnits()
   return (
@@ -20,4 +21,4 @@ export function FigureValue({ id, className = '' }: { id: FigureId; className?: 
       {figure ? printQuantity(figure, units) : 'not known'}
     </WorkingButton>
   )
-}
+})

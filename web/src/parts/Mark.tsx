@@ -1,4 +1,5 @@
 import type { Severity } from '@zesty/core'
+import { memo } from 'react'
 
 export type MarkKind = Severity | 'ok' | 'open' | 'attention' | 'done'
 
@@ -21,7 +22,15 @@ const look: Record<MarkKind, { shape: keyof typeof shapes; colour: string; word:
 }
 
 /** A state's own shape in its own colour, with its word beside it or for screen readers only. */
-export function Mark({ kind, word, silent = false }: { kind: MarkKind; word?: string | boolean; silent?: boolean }) {
+export const Mark = memo(function Mark({
+  kind,
+  word,
+  silent = false,
+}: {
+  kind: MarkKind
+  word?: string | boolean
+  silent?: boolean
+}) {
   const { shape, colour, word: usual } = look[kind]
   const text = typeof word === 'string' ? word : usual
   return (
@@ -34,4 +43,4 @@ export function Mark({ kind, word, silent = false }: { kind: MarkKind; word?: st
       {word ? text : silent ? null : <span className="sr-only">{text}</span>}
     </span>
   )
-}
+})

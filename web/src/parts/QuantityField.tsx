@@ -4,6 +4,7 @@ import { standsInField, useAsTyped } from './asTyped'
 import { useField, useHeld } from './fieldDocument'
 import { printedAt, readPair, readQuantity } from './quantityText'
 import { TypedField } from './TypedField'
+import { memo } from 'react'
 
 interface Props {
   path: PlanPath
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** A quantity of the plan, typed in any unit of its dimension. */
-export function QuantityField({ path, label, ...rest }: Props) {
+export const QuantityField = memo(function QuantityField({ path, label, ...rest }: Props) {
   const field = useField(path)
   const held = useHeld(path)
   const units = useUnits()
@@ -32,7 +33,7 @@ export function QuantityField({ path, label, ...rest }: Props) {
       remember={(text, patch) => typed.remember(text, printedAt(path, patch[0]?.value, units))}
     />
   )
-}
+})
 
 /** A text holds while it still reads as what is held: in the field itself, or beside it. */
 function shownAsTyped(
@@ -47,7 +48,12 @@ function shownAsTyped(
 }
 
 /** Two plate values in one field, `230/400 V`. */
-export function PairField({ low, high, label, ...rest }: Omit<Props, 'path'> & { low: PlanPath; high: PlanPath }) {
+export const PairField = memo(function PairField({
+  low,
+  high,
+  label,
+  ...rest
+}: Omit<Props, 'path'> & { low: PlanPath; high: PlanPath }) {
   const units = useUnits()
   const [first, second] = [useField(low), useField(high)]
   const held: Patch = [
@@ -71,4 +77,4 @@ export function PairField({ low, high, label, ...rest }: Omit<Props, 'path'> & {
       remember={(text, patch) => typed.remember(text, print(patch))}
     />
   )
-}
+})

@@ -1,9 +1,10 @@
 import type { PlanPath } from '@zesty/core'
 import { useField, useHeld } from './fieldDocument'
 import { TypedField } from './TypedField'
+import { memo } from 'react'
 
 /** Free words of the plan: names, frames, notes. */
-export function WordsField({
+export const WordsField = memo(function WordsField({
   path,
   label,
   hint,
@@ -43,4 +44,4 @@ export function WordsField({
       }}
     />
   )
-}
+})

@@ -1,11 +1,11 @@
 import type { FigureId } from '@zesty/core'
 import type { ShownFigure } from '@zesty/core/run-in'
-import { lazy, Suspense, useRef, useState, type ReactNode } from 'react'
+import { lazy, memo, type ReactNode, Suspense, useRef, useState } from 'react'
 
 const WorkingPopover = lazy(() => import('./WorkingPopover').then((m) => ({ default: m.WorkingPopover })))
 
 /** A number that opens to its working: a figure of the plan by its id, or one that stands beside the plan. */
-export function WorkingButton({
+export const WorkingButton = memo(function WorkingButton({
   of,
   label,
   className = '',
@@ -39,4 +39,4 @@ export function WorkingButton({
       )}
     </>
   )
-}
+})

@@ -63,24 +63,22 @@ interface RevisionPage {
   next?: string | undefined
 }
 
-/** A list whole, page after page. */
-const everyPage =
-  <T, A>(pathOf: (asked: A) => string) =>
-  async (
-    asked: A,
-    _api: unknown,
-    _extra: unknown,
-    ask: (path: string) => ReturnType<typeof knocking>,
-  ): Promise<{ data: T[] } | { error: FetchBaseQueryError }> => {
-    const rows: T[] = []
-    for (let path: string | undefined = pathOf(asked); path !== undefined;) {
-      const { data, error, meta } = await ask(path)
-      if (error) return { error }
-      rows.push(...(data as T[]))
-      path = nextOf(meta)
-    }
-    return { data: rows }
+/** A list whole, page after page: what its rows are, the schema of the answer says. */
+async function everyPage(
+  first: string,
+  ask: (path: string) => ReturnType<typeof knocking>,
+): Promise<{ data: unknown[] } | { error: FetchBaseQueryError }> {
+  const rows: unknown[] = []
+  for (let path: string | undefined = first; path !== undefined;) {
+    const { data, error, meta } = await ask(path)
+    if (error) return { error }
+    rows.push(...(data as unknown[]))
+    path = nextOf(meta)
   }
+  return { data: rows }
+}
+
+type Pages<T> = Promise<{ data: T[] } | { error: FetchBaseQueryError }>
 
 export const api = createApi({
   reducerPath: 'api',
@@ -97,7 +95,7 @@ export const api = createApi({
       keepUnusedDataFor: 86_400,
     }),
     shops: b.query({
-      queryFn: everyPage<ShopLine, void>(() => 'shops'),
+      queryFn: (_: undefined, _api, _extra, ask) => everyPage('shops', ask) as Pages<ShopLine>,
       responseSchema: z.array(shopLineSchema),
       providesTags: ['Shop'],
     }),
@@ -122,7 +120,8 @@ export const api = createApi({
       invalidatesTags: ['Shop'],
     }),
     machines: b.query({
-      queryFn: everyPage<MachineLine, string>((shopId) => `shops/${shopId}/conversions`),
+      queryFn: (shopId: string, _api, _extra, ask) =>
+        everyPage(`shops/${shopId}/conversions`, ask) as Pages<MachineLine>,
       responseSchema: z.array(machineLineSchema),
       providesTags: ['Machine'],
       keepUnusedDataFor: 0,
@@ -207,7 +206,8 @@ export const api = createApi({
       keepUnusedDataFor: 0,
     }),
     measurements: b.query({
-      queryFn: everyPage<Measurement, string>((id) => `conversions/${id}/measurements`),
+      queryFn: (id: string, _api, _extra, ask) =>
+        everyPage(`conversions/${id}/measurements`, ask) as Pages<Measurement>,
       responseSchema: z.array(measurementSchema),
       providesTags: ['Measurement'],
       keepUnusedDataFor: 0,
