@@ -2,7 +2,6 @@
 import { readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
-import pg from 'pg'
 
 /** @typedef {{name: string, method?: string, path: string, body?: unknown}} Call */
 /** @typedef {{text: string, ms: number, rows: number, scanned: string[]}} Statement */
@@ -58,6 +57,8 @@ export const apiCalls = ({ shopId, id, plan, revision, kept }) => [
 
 /** Has PostgreSQL write down every statement with the plan that it ran by. @param {import('./clusterRoles.mjs').Addresses} urls */
 export async function explainAll({ admin, serving }) {
+  // Not there yet where nothing is installed.
+  const { default: pg } = await import('pg')
   const database = new URL(serving).pathname.slice(1)
   const client = new pg.Client({ connectionString: admin })
   await client.connect()

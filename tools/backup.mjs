@@ -25,7 +25,7 @@ export const TABLES = [
 ]
 
 /** Who was let in, and who may be: after a restore devices are paired anew, also those that were withdrawn since. */
-export const NOT_KEPT = ['attempts', 'devices', 'invitations']
+export const NOT_KEPT = ['attempts', 'devices', 'invitations', 'verdicts']
 
 /** Rows that are fetched at once: a plan is some kilobytes, a photo up to two megabytes as text. */
 const AT_ONCE = 200

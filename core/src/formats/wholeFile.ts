@@ -37,12 +37,15 @@ const entrySchema = z.strictObject({
 /** Where a photo lies in the ZIP. */
 export const photoFile = (index: number): string => `photos/${String(index + 1).padStart(4, '0')}.jpg`
 
+/** A conversion file without its photos: they lie beside it. */
+export const conversionWithin = conversionFileSchema.omit({ photos: true })
+
 /** One conversion whole: what a conversion file holds, and everything that was kept of it. */
 export const wholeSchema = z
   .strictObject({
     format: z.literal(WHOLE_FORMAT),
     version: z.literal(1),
-    conversion: conversionFileSchema.omit({ photos: true }),
+    conversion: conversionWithin,
     revision: z.number().int().min(1),
     createdAt: moment,
     savedAt: moment,

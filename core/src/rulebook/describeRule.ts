@@ -13,8 +13,8 @@ export function describeRule(r: Rule) {
     title,
     formula,
     citation,
-    input: fieldLines(r.input, 'input', words.input),
-    output: fieldLines(r.output, 'output', words.output),
+    input: fieldLines(r.input, words.input),
+    output: fieldLines(r.output, words.output),
     example: { ...example },
   }
 }

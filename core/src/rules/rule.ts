@@ -55,9 +55,7 @@ export function rule<I extends z.ZodObject, O extends z.ZodObject, const Id exte
 ): Rule<I, O, Id> {
   let takes: Map<string, string> | undefined
   const permitted = (field: string): string | undefined => {
-    takes ??= new Map(
-      fieldLines(definition.input, 'input').map((l) => [l.key, l.takes.replace(/, .* unless given$/, '')]),
-    )
+    takes ??= new Map(fieldLines(definition.input).map((l) => [l.key, l.takes.replace(/, .* unless given$/, '')]))
     return takes.get(field.replace(/\[\d+\]/g, '[]'))
   }
   const quick = quickInput(definition.input)

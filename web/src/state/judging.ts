@@ -9,22 +9,11 @@ export type TryRemedy = (of: Conversion, finding: Finding, remedy: Remedy) => bo
 
 type JudgeModule = typeof import('./judge')
 
-let coming: Promise<JudgeModule> | undefined
-
-/** What judges, once for the page; asked for again where it did not come. */
-export function judgeModule(): Promise<JudgeModule> {
-  coming ??= import('./judge').catch((error: unknown) => {
-    coming = undefined
-    throw error
-  })
-  return coming
-}
-
 /**
  * Who judges the open plan. The server has judged it as it was opened; from the first touch the page does, at every key.
  * A judge cannot be had where the server is gone or holds another release.
  */
-interface Judging {
+export interface Judging {
   judge: Judge | undefined
   tryRemedy: TryRemedy | undefined
   makers: JudgeModule['shownParts'] | undefined
@@ -35,7 +24,7 @@ interface Judging {
 export const fetchJudge = createAsyncThunk(
   'judging/fetch',
   async (): Promise<Omit<Judging, 'lost'>> => {
-    const { judge, isMended, shownParts } = await judgeModule()
+    const { judge, isMended, shownParts } = await import('./judge')
     return { judge, tryRemedy: isMended, makers: shownParts }
   },
   {
@@ -60,3 +49,11 @@ const judgingSlice = createSlice({
 })
 
 export const judgingReducer = judgingSlice.reducer
+
+let coming: Promise<unknown> | undefined
+
+/** Settled once it is there or cannot be had: the same promise for all who wait. */
+export function awaitJudge(dispatch: (thunk: ReturnType<typeof fetchJudge>) => Promise<unknown>): Promise<unknown> {
+  coming ??= dispatch(fetchJudge()).finally(() => (coming = undefined))
+  return coming
+}

@@ -10,12 +10,13 @@ import {
   type SymptomId,
 } from '@zesty/core/record'
 import { heartOf, parseQuantity } from '@zesty/core'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Labelled } from '../../parts/Labelled'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
 
-const SymptomCauses = lazy(() => import('./SymptomCauses').then((m) => ({ default: m.SymptomCauses })))
+const fetchCauses = () => import('./SymptomCauses')
+const SymptomCauses = lazy(() => fetchCauses().then((m) => ({ default: m.SymptomCauses })))
 
 const words: Record<LogKind, string> = {
   event: 'What happened',
@@ -30,6 +31,8 @@ const words: Record<LogKind, string> = {
 export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Promise<boolean> }) {
   const plan = usePlan()
   const units = useUnits()
+  // A log is written where there is no network: what a symptom may come from is there by then.
+  useEffect(() => void fetchCauses().catch(() => undefined), [])
   const [kind, setKind] = useState<LogKind>('event')
   const [text, setText] = useState('')
   const [symptom, setSymptom] = useState<SymptomId | ''>('')
