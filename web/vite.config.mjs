@@ -9,17 +9,25 @@ import { VitePWA } from 'vite-plugin-pwa'
 
 /**
  * Schemas of this page are never written as JSON Schema: that is the server's and the command line's. Zod ties what does it
- * to every schema, so that no bundler can leave it out, and it is a fifth of Zod.
+ * to every schema, so that no bundler can leave it out, and it is a fifth of Zod. What Zod itself needs of those files,
+ * such as the limits of a number, stays as it is.
  * @returns {import('vite').Plugin}
  */
 const withoutJsonSchema = () => ({
   name: 'without-json-schema',
   load(id) {
     if (!/\/zod\/v4\/core\/(to-json-schema|json-schema-processors)\.js$/.test(id)) return undefined
-    const names = [...readFileSync(id, 'utf8').matchAll(/^export (?:const|function) (\w+)/gm)].map(([, name]) => name)
-    return `const absent = () => absent
-const asked = () => { throw new Error('This page writes no JSON Schema') }
-${names.map((name) => `export const ${name} = ${name === 'toJSONSchema' ? 'asked' : 'absent'}`).join('\n')}`
+    const parts = readFileSync(id, 'utf8').split(/^(?=export )/m)
+    return parts
+      .map((part) => {
+        const name = /^export (?:const|function) (\w+)/.exec(part)?.[1] ?? ''
+        if (/Processors?$/.test(name)) return `export const ${name} = {}\n`
+        if (/^create\w+Method$/.test(name)) return `export const ${name} = () => undefined\n`
+        if (name === 'toJSONSchema')
+          return `export function toJSONSchema() { throw new Error('This page writes no JSON Schema') }\n`
+        return part
+      })
+      .join('')
   },
 })
 
