@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { stageIds as stages } from '@zesty/core'
+import { someOf } from './effort'
 import { chain, expect, test, type } from './shopFixture'
 
 /** Faults that keep people out, as axe names them. */
@@ -13,7 +14,7 @@ async function faults(page: Page): Promise<string[]> {
     .flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 120)}`))
 }
 
-for (const theme of ['light', 'dark'] as const)
+for (const theme of someOf(['light', 'dark'] as const, 1))
   test(`axe finds nothing serious on any view, ${theme}`, async ({ page, shop }) => {
     test.slow()
     await page.emulateMedia({ colorScheme: theme })
@@ -64,7 +65,7 @@ const smallTargets = (page: Page): Promise<string[]> =>
       .map(({ what, box }) => `${what} ${box.height}`),
   )
 
-for (const theme of ['light', 'dark'] as const)
+for (const theme of someOf(['light', 'dark'] as const, 1))
   test(`axe finds nothing serious on belts, steps and the train, ${theme}`, async ({ page, shop }) => {
     await page.emulateMedia({ colorScheme: theme })
     await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'survey')

@@ -20,6 +20,24 @@ async function fetched(url, init) {
   return bytes.byteLength
 }
 
+/** As it is opened after a change: nothing that was said of it holds. @param {string} at @returns {Promise<Line>} */
+async function firstOpened(at) {
+  const times = []
+  for (let n = 0; n < 5; n += 1) {
+    const { revision } = await (await fetch(at)).json()
+    await fetched(at, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ baseRevision: revision, changes: [{ path: 'motor.powerW', value: 1400 + n }] }),
+    })
+    const began = performance.now()
+    await fetched(`${at}/judged?stage=settings`)
+    times.push(performance.now() - began)
+  }
+  const ms = times.sort((a, b) => a - b)[2] ?? NaN
+  return { name: '', measured: `${ms.toFixed(0)} ms`, budget: 'under 120 ms', met: ms < 120, ms }
+}
+
 /**
  * A machine with thousands of readings and hundreds of photos, as its owner works with it: papers, the ZIP, lists.
  * @param {string} url @param {string} id a conversion that has its readings already @returns {Promise<Line[]>}
@@ -64,7 +82,8 @@ export async function fullMachineLines(url, id) {
   const wait = await longestWait(url, () => fetched(`${at}/papers/bench/a4`))
   return [
     await timed(`list of ${PHOTOS} photos`, 'photos', 50),
-    await timed('opened and judged', 'judged', 100),
+    { ...(await firstOpened(at)), name: 'opened and judged, not kept' },
+    await timed('opened and judged, kept', 'judged?stage=settings', 40),
     await timed('paper for the bench, PDF', 'papers/bench/a4', 3000),
     await timed('help sheet with photos, PDF', 'papers/help/a4', 3000),
     await timed('everything as one ZIP', 'whole', 3000),

@@ -14,15 +14,15 @@ import { ensureApplication, ensureCommandLine } from './setUp.mjs'
 
 /** The parts, in the form of two minutes and in the whole. @type {Record<string, [short: () => Promise<Outcome>, whole: () => Promise<Outcome>]>} */
 const parts = {
-  kills: [() => kills({ kills: 4 }), () => kills({ kills: 30 })],
-  'cut-off starts': [() => cutOffStarts({ everyMs: 600, rest: 2 }), () => cutOffStarts({ everyMs: 50, rest: 10 })],
+  kills: [() => kills({ kills: 2 }), () => kills({ kills: 30 })],
+  'cut-off starts': [() => cutOffStarts({ everyMs: 1200, rest: 2 }), () => cutOffStarts({ everyMs: 50, rest: 10 })],
   'two starts': [() => twoStartsAtOnce({ times: 1 }), () => twoStartsAtOnce({ times: 4 })],
   'database trouble': [() => databaseTrouble({ times: 1 }), () => databaseTrouble({ times: 5 })],
   'slow clients': [() => slowClients({ clients: 30 }), () => slowClients({ clients: 150 })],
   editors: [() => editors({ editors: 20, saves: 10 }), () => editors({ editors: 50, saves: 40 })],
   'two servers': [() => twoServers({ saves: 10 }), () => twoServers({ saves: 60 })],
   'broken backups': [() => brokenBackups({ times: 70 }), () => brokenBackups({ times: 700 })],
-  fuzz: [() => fuzz({ times: 600 }), () => fuzz({ times: 10_000 })],
+  fuzz: [() => fuzz({ times: 300 }), () => fuzz({ times: 10_000 })],
 }
 
 /**

@@ -20,6 +20,7 @@ import { useKeptOnClose } from '../state/useKeptOnClose'
 import { PrintHead } from './PrintHead'
 import { RouteCard } from './RouteCard'
 import { TopBar } from './TopBar'
+import { CatchHere } from '../parts/CatchHere'
 import { fetchJudge } from '../state/judging'
 import { useSendPhotos } from '../photos/sendPhotos'
 import { useSendHeld } from '../state/sendHeld'
@@ -164,9 +165,11 @@ function OpenConversion() {
           >
             <PrintHead stage={stage} />
             <FirstVerdict />
-            <Suspense fallback={<p className="lead">Opening the stage</p>}>
-              <Surface />
-            </Suspense>
+            <CatchHere key={stage} onAgain={() => dispatch(fetchJudge())}>
+              <Suspense fallback={<p className="lead">Opening the stage</p>}>
+                <Surface />
+              </Suspense>
+            </CatchHere>
           </main>
           <Findings stage={stage} folded={isFolded('findings')} />
         </div>

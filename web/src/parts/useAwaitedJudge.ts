@@ -7,8 +7,7 @@ export function useAwaitedJudge(canDoWithout: boolean): Judging {
   const dispatch = useAppDispatch()
   const judging = useAppSelector((state) => state.judging)
   if (judging.judge || canDoWithout) return judging
-  if (judging.lost)
-    throw new Error('What works this out could not be fetched: is the server there? Load the page again.')
+  if (judging.lost) throw new Error('what works it out could not be fetched. Is the server there?')
   use(awaitJudge(dispatch))
   return judging
 }

@@ -11,9 +11,12 @@ import {
 } from '@zesty/core/record'
 import { heartOf, parseQuantity } from '@zesty/core'
 import { lazy, Suspense, useEffect, useState } from 'react'
+import { CatchHere } from '../../parts/CatchHere'
 import { Labelled } from '../../parts/Labelled'
 import { usePlan } from '../../state/openPlan'
 import { useUnits } from '../../state/units'
+import { fetchJudge } from '../../state/judging'
+import { useAppDispatch } from '../../state/store'
 
 const fetchCauses = () => import('./SymptomCauses')
 const SymptomCauses = lazy(() => fetchCauses().then((m) => ({ default: m.SymptomCauses })))
@@ -32,7 +35,15 @@ export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Pro
   const plan = usePlan()
   const units = useUnits()
   // A log is written where there is no network: what a symptom may come from is there by then.
-  useEffect(() => void fetchCauses().catch(() => undefined), [])
+  const dispatch = useAppDispatch()
+  useEffect(
+    () =>
+      void fetchCauses().then(
+        () => dispatch(fetchJudge()),
+        () => undefined,
+      ),
+    [dispatch],
+  )
   const [kind, setKind] = useState<LogKind>('event')
   const [text, setText] = useState('')
   const [symptom, setSymptom] = useState<SymptomId | ''>('')
@@ -211,9 +222,12 @@ export function LogForm({ onAdd }: { onAdd: (entry: Omit<LogEntry, 'id'>) => Pro
 
 /** Worked out by this machine's own numbers, when somebody asks. */
 function Causes({ symptom }: { symptom: SymptomId }) {
+  const dispatch = useAppDispatch()
   return (
-    <Suspense fallback={<p className="lead mt-3">Looking for what it may come from</p>}>
-      <SymptomCauses symptom={symptom} />
-    </Suspense>
+    <CatchHere onAgain={() => dispatch(fetchJudge())}>
+      <Suspense fallback={<p className="lead mt-3">Looking for what it may come from</p>}>
+        <SymptomCauses symptom={symptom} />
+      </Suspense>
+    </CatchHere>
   )
 }
