@@ -26,6 +26,8 @@ function show({ patch }: Step, before: Plan): void {
   const after = planNow()
   if (!after) return
   const differ = planDifference(before, after).map(({ path }) => path)
-  const changed = patch.map(({ path }) => path).find((path) => differ.includes(path)) ?? differ[0] ?? patch[0]?.path
+  const isWithin = (path: string, whole: string) => path === whole || path.startsWith(`${whole}.`)
+  const [first] = patch.flatMap(({ path: whole }) => differ.filter((path) => isWithin(path, whole)))
+  const changed = first ?? differ[0] ?? patch[0]?.path
   if (changed !== undefined && isPlanPath(changed)) showField(changed)
 }
