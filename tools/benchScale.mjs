@@ -5,6 +5,7 @@ import { pathToFileURL } from 'node:url'
 import { join } from 'node:path'
 import pg from 'pg'
 import { apiCalls, statementsOf } from './apiCalls.mjs'
+import { TABLES } from './backup.mjs'
 import { quantile } from './benchLine.mjs'
 import { demoServer } from './demoServer.mjs'
 import { root } from './paths.mjs'
@@ -22,19 +23,7 @@ const OTHERS = 40_000
 const MOST_MS = 10
 
 /** Tables that grow with use: none is ever read from end to end. */
-const growing = new Set([
-  ...[
-    'shops',
-    'conversions',
-    'revisions',
-    'entries',
-    'measurements',
-    'photos',
-    'log_entries',
-    'library_items',
-    'verdicts',
-  ],
-])
+const growing = new Set([...TABLES.filter((table) => !['people', 'marks'].includes(table)), 'verdicts'])
 
 const USERS = 100
 const BUSY_S = 20
