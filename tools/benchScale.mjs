@@ -3,7 +3,6 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import { performance } from 'node:perf_hooks'
 import { pathToFileURL } from 'node:url'
 import { join } from 'node:path'
-import pg from 'pg'
 import { apiCalls, statementsOf } from './apiCalls.mjs'
 import { TABLES } from './backup.mjs'
 import { quantile } from './benchLine.mjs'
@@ -30,6 +29,8 @@ const BUSY_S = 20
 
 /** Many shops in a throwaway database: every statement of the API there, and two servers under many users. */
 export async function benchScale() {
+  // Not there yet where nothing is installed.
+  const { default: pg } = await import('pg')
   const server = await demoServer({ explained: true })
   try {
     const client = new pg.Client({ connectionString: server.databaseUrl })
@@ -49,7 +50,7 @@ export async function benchScale() {
   }
 }
 
-/** @param {pg.Client} client @param {string} url */
+/** @param {import('pg').Client} client @param {string} url */
 async function fill(client, url) {
   const [shop] = /** @type {{id: string}[]} */ (await (await fetch(`${url}/api/shops`)).json())
   // Kept as of this release: to judge twenty thousand machines is not what is measured.
@@ -110,7 +111,7 @@ async function fill(client, url) {
   return { shopId, id, plan: machine[0].plan, revision: REVISIONS_OF_ONE, kept: REVISIONS_OF_ONE - 1 }
 }
 
-/** @param {pg.Client} client */
+/** @param {import('pg').Client} client */
 async function sizes(client) {
   const { rows } = await client.query(`select
     (select count(*) from shops) as shops, (select count(*) from conversions) as machines, (select count(*) from revisions) as revisions,
@@ -139,7 +140,7 @@ async function explain({ url, home }, of) {
   return areGood
 }
 
-/** Two servers on the database under many users, who open, look and change. @param {{url: string, urls: import('./clusterRoles.mjs').Addresses}} server @param {pg.Client} client */
+/** Two servers on the database under many users, who open, look and change. @param {{url: string, urls: import('./clusterRoles.mjs').Addresses}} server @param {import('pg').Client} client */
 async function underUsers({ url, urls }, client) {
   const { server: program, openApiFile, webRoot } = ensureApplication()
   const { serve } = await import(pathToFileURL(program).href)
