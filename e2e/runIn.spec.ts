@@ -143,12 +143,10 @@ for (const [device, viewport] of devices)
     }) => {
       const id = await shop.openDemo(LATHE, 'log')
       await expect(page.getByRole('heading', { name: 'Log', exact: true }).first()).toBeVisible()
-      // What a symptom may come from is fetched once the stage is seen.
-      await page.waitForLoadState('networkidle')
-      await context.setOffline(true)
       await page.getByRole('button', { name: 'Something is wrong' }).click()
       await page.getByLabel('What is wrong').selectOption('slows')
       await expect(page.getByText('A loose joint in the knob’s or enable’s leads.')).toBeVisible()
+      await context.setOffline(true)
       await page.getByRole('button', { name: 'Keep it in the log' }).click()
       await expect(page.getByText('not sent yet').first()).toBeVisible()
       await page.reload({ waitUntil: 'commit' }).catch(() => undefined)
