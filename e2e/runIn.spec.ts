@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
@@ -155,7 +156,7 @@ for (const [device, viewport] of devices)
         data: {
           entries: [
             {
-              id: '5a7e4f0e-3a54-4d5b-9a3e-500000000001',
+              id: randomUUID(),
               kind: 'note',
               text: 'written elsewhere',
               at: '2026-03-01T10:00:00.000Z',
