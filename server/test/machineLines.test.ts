@@ -4,6 +4,7 @@ import { eq } from 'drizzle-orm'
 import supertest from 'supertest'
 import { createApplication } from '../src/application'
 import { conversions } from '../src/db/schema'
+import { JudgeLost } from '../src/judging/judge'
 import { harness, samples, type Harness } from './harness'
 
 let h: Harness
@@ -51,6 +52,17 @@ test('another release says it anew', async () => {
   await app.getHttpAdapter().getInstance().ready()
   expect((await lines(supertest(app.getHttpServer())))[0].name).toBe('Lathe')
   expect((await stored())?.lineOf).toBe('next 2 0')
+  await app.close()
+})
+
+test('where the thread that judges is lost nothing is said of a machine, and nothing is kept', async () => {
+  const before = await stored()
+  const judge = () => Promise.reject(new JudgeLost('gone'))
+  const { app } = await createApplication({ db: h.db, samples, release: 'third', judge })
+  await app.init()
+  await app.getHttpAdapter().getInstance().ready()
+  await supertest(app.getHttpServer()).get(`/api/shops/${shopId}/conversions`).expect(500)
+  expect(await stored()).toEqual(before)
   await app.close()
 })
 

@@ -4,7 +4,7 @@ import { and, asc, eq, inArray, sql } from 'drizzle-orm'
 import { cursorOf, isAfter, paged, type ListPage, type Paged } from '../answers/listPage'
 import { DATABASE, type Database } from '../db/database'
 import { conversions } from '../db/schema'
-import { JUDGE, type Judge } from '../judging/judge'
+import { JUDGE, JudgeLost, type Judge } from '../judging/judge'
 import { RELEASE } from '../judging/keptVerdicts'
 import type { PlanLine } from '../judging/lineOf'
 import { readingsText } from '../measurements/storedMeasurements'
@@ -114,7 +114,9 @@ export class MachineLines {
         readings,
       })
       return JSON.parse(line) as Line
-    } catch {
+    } catch (error) {
+      // Of a plan of which nothing was said nothing is kept.
+      if (error instanceof JudgeLost) throw error
       return { name: nameOf(plan), unreadable: saysUnreadable(faultsOfStored(plan)) }
     }
   }

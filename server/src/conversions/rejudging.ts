@@ -1,6 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises'
 import { Inject, Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common'
-import { and, desc, sql } from 'drizzle-orm'
+import { desc, sql } from 'drizzle-orm'
 import { DATABASE, type Database } from '../db/database'
 import { databaseTrouble } from '../db/databaseTrouble'
 import { onlyHere } from '../db/onlyHere'
@@ -61,9 +61,7 @@ export class Rejudging implements OnApplicationBootstrap, OnApplicationShutdown 
         })
         .from(conversions)
         .where(
-          and(
-            last && sql`(${conversions.savedAt}, ${conversions.id}) < (${last.cursor}::timestamptz, ${last.id}::uuid)`,
-          ),
+          last && sql`(${conversions.savedAt}, ${conversions.id}) < (${last.cursor}::timestamptz, ${last.id}::uuid)`,
         )
         .orderBy(desc(conversions.savedAt), desc(conversions.id))
         .limit(BATCH)

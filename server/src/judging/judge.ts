@@ -11,6 +11,9 @@ export interface Judge {
   close?: () => Promise<void>
 }
 
+/** The thread that judges is gone: nothing is known of the plan that it had. */
+export class JudgeLost extends Error {}
+
 /** What a worker says of the job of that number. */
 export type JudgeWord = { id: number; answer: JudgeAnswer } | { id: number; failed: string }
 
@@ -36,22 +39,26 @@ export function judgeInWorker(program: string): Judge {
   let jobs = 0
   const waiting = new Map<number, { resolve: (answer: JudgeAnswer) => void; reject: (error: Error) => void }>()
 
+  const giveUp = (why: string) => {
+    for (const { reject } of waiting.values()) reject(new JudgeLost(why))
+    waiting.clear()
+  }
   const end = async () => {
     clearTimeout(idle)
     const ended = worker
     worker = undefined
+    giveUp('The server ends')
     await ended?.terminate()
   }
   const begin = (): Worker => {
     const begun = new Worker(program, { eval: true, execArgv: [], resourceLimits: { maxOldGenerationSizeMb: HEAP_MB } })
-    const lost = (error: Error) => {
+    const lost = (why: string) => {
       if (worker !== begun) return
       worker = undefined
-      for (const { reject } of waiting.values()) reject(error)
-      waiting.clear()
+      giveUp(why)
     }
-    begun.on('error', lost)
-    begun.on('exit', () => lost(new Error('The thread that judges ended before it had judged')))
+    begun.on('error', ({ message }) => lost(message))
+    begun.on('exit', () => lost('The thread that judges ended before it had judged'))
     begun.on('message', (word: JudgeWord) => {
       const one = waiting.get(word.id)
       waiting.delete(word.id)

@@ -41,7 +41,7 @@ export class KeptVerdicts implements OnApplicationShutdown {
   }
 
   /** The fingerprint of all that is said of a plan and its readings by this release. */
-  stampOf(plan: string, readings: string): string {
+  private stampOf(plan: string, readings: string): string {
     return createHash('sha256')
       .update(this.release)
       .update('\0')
