@@ -20,14 +20,16 @@ export const books = partOf<Books>(
     }
     for (const left of graph.leftBy(bookedParts))
       if (left instanceof Ledger) {
-        addTo(value.figures, left.figures)
-        addTo(value.blocked, left.blocked)
+        addTo(value.figures, left.figures, left.figureIds)
+        addTo(value.blocked, left.blocked, left.blockedIds)
       }
     return { value }
   },
   { fresh: true },
 )
 
-function addTo<T>(all: Partial<Record<FigureId, T>>, more: Partial<Record<FigureId, T>>): void {
-  for (const id in more) all[id as FigureId] ??= more[id as FigureId] as T
+type Table<T> = Partial<Record<FigureId, T>>
+
+function addTo<T>(all: Table<T>, more: Readonly<Table<T>>, ids: readonly FigureId[]): void {
+  for (const id of ids) all[id] ??= more[id] as T
 }

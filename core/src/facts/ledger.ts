@@ -73,6 +73,9 @@ const tableOf = <T>() => Object.create(null) as Partial<Record<FigureId, T>>
 export class Ledger {
   readonly figures = tableOf<Figure>()
   readonly blocked = tableOf<Blocked>()
+  /** What was booked, once it is closed: a list is gone through several times faster than a table. */
+  figureIds: readonly FigureId[] = []
+  blockedIds: readonly FigureId[] = []
   private readonly runs = new Map<string, Run<unknown>>()
   private before: Ledger | undefined
   /** Whether anything was booked that was not booked before. */
@@ -92,9 +95,11 @@ export class Ledger {
     this.before = undefined
     this.beside = NOTHING_BESIDE
     this.plan = emptyPlan('')
-    return before && !this.isNew && sameIds(before.figures, this.figures) && sameIds(before.blocked, this.blocked)
-      ? before
-      : this
+    this.figureIds = Object.keys(this.figures) as FigureId[]
+    this.blockedIds = Object.keys(this.blocked) as FigureId[]
+    const isOld =
+      before?.figureIds.length === this.figureIds.length && before.blockedIds.length === this.blockedIds.length
+    return isOld && !this.isNew ? before : this
   }
 
   private keep(figure: Figure): Figure {
@@ -317,11 +322,6 @@ const sameFigure = (a: Figure, b: Figure): boolean =>
   a.path === b.path &&
   a.citation === b.citation &&
   (a.from === b.from || sameValue(a.from, b.from))
-
-/** Whether all of the one are in the other, and no more. */
-function sameIds(a: object, b: object): boolean {
-  return Object.keys(a).length === Object.keys(b).length
-}
 
 /** Every figure has the same keys in the same order, known or not: thousands are read at every key, and one shape is read fastest. */
 const figure = (

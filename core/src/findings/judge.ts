@@ -11,7 +11,7 @@ import { checkFindings } from './checkFindings'
 import { choiceFindings } from './choiceFindings'
 import { driveFindings } from './driveFindings'
 import { causes } from './causes'
-import { severities, type Finding, type FindingId, type Judgement, type Said } from './finding'
+import { severities, type Finding, type FindingId, type JudgedLine, type Judgement, type Said } from './finding'
 import { plugAndLeadFindings } from './plugAndLeadFindings'
 import { measuredFindings } from './measuredFindings'
 import { mountFindings } from './mountFindings'
@@ -84,10 +84,10 @@ export const judgements = [
 export type JudgementId = (typeof judgements)[number]['id'] | (typeof wiringJudgements)[number]['id']
 
 /** The finding that one hangs under by the table of causes, if it was found too; it is never under what hangs under it. */
-function causeOf({ id }: Finding, findings: readonly Finding[]): FindingId | undefined {
+function causeOf({ id }: Finding, firsts: ReadonlyMap<string, FindingId>): FindingId | undefined {
   for (const cause of causes[judgementOf(id)] ?? []) {
-    const first = findings.find((f) => judgementOf(f.id) === cause)
-    if (first) return first.id
+    const first = firsts.get(cause)
+    if (first !== undefined) return first
   }
   return undefined
 }
@@ -99,17 +99,25 @@ export const everyJudgement: readonly Judgement[] = [...judgements, ...wiringJud
 
 /** What all judgements say together: what was found with stops first, then watches and notes, each in the order of the work. */
 export function judgedTogether(said: readonly Said[]): Said {
-  const all = said.flatMap((one) => one.findings)
+  const all: Finding[] = []
+  const lines: JudgedLine[] = []
+  for (const one of said) {
+    for (const finding of one.findings) all.push(finding)
+    for (const line of one.lines) lines.push(line)
+  }
   const ids = new Set(all.map((f) => f.id))
+  /** Of each judgement the first that it found. */
+  const firsts = new Map<string, FindingId>()
+  for (const { id } of all) if (!firsts.has(judgementOf(id))) firsts.set(judgementOf(id), id)
   const findings = all.map((finding): Finding => {
     const { follows, ...alone } = finding
     // What follows from nothing that was found stands by itself.
-    const cause = follows !== undefined && ids.has(follows) ? follows : causeOf(finding, all)
+    const cause = follows !== undefined && ids.has(follows) ? follows : causeOf(finding, firsts)
     return cause === follows ? finding : { ...alone, ...(cause === undefined ? {} : { follows: cause }) }
   })
   findings.sort(
     (a, b) =>
       severities.indexOf(a.severity) - severities.indexOf(b.severity) || stageOrder(a.stage) - stageOrder(b.stage),
   )
-  return { lines: said.flatMap((one) => one.lines), findings }
+  return { lines, findings }
 }

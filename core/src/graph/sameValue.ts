@@ -45,15 +45,47 @@ function sameRecord(a: Record<string, unknown>, b: Record<string, unknown>): boo
 }
 
 /**
- * The new value, with the old one in place of everything in it that says the same: itself, or its keys or items. Who
- * compares by identity then sees what did not change. Neither value is written to.
+ * The new value, with the old one in place of what in it says the same: itself, or its keys or items. Who compares by
+ * identity then sees what did not change. Neither value is written to. Each is gone through once, and not deeper: what is
+ * gained by keeping parts of parts is less than what it costs to make them anew.
  */
 export function keepSame<T>(old: unknown, next: T): T {
-  if (sameValue(old, next)) return old as T
-  if (isArray(old) && isArray(next))
-    return (next as unknown[]).map((item, i) => (sameValue(old[i], item) ? (old[i] as unknown) : item)) as T
-  if (!isRecord(old) || !isRecord(next)) return next
+  if (is(old, next)) return next
+  if (typeof old !== 'object' || typeof next !== 'object' || old === null || next === null) return next
+  if (isArray(next)) return (isArray(old) ? keepSameList(old, next) : next) as T
+  if (isRecord(next)) return (isRecord(old) ? keepSameRecord(old, next) : next) as T
+  return sameValue(old, next) ? (old as T) : next
+}
+
+/** What is made anew is made at the first difference: most of what is held against each other is the same. */
+function keepSameList(old: readonly unknown[], next: readonly unknown[]): readonly unknown[] {
+  let kept: unknown[] | undefined
+  for (let i = 0; i < next.length; i += 1) {
+    const one = sameValue(old[i], next[i]) ? old[i] : next[i]
+    if (kept === undefined && (i >= old.length || !is(one, old[i]))) kept = old.slice(0, i)
+    kept?.push(one)
+  }
+  return kept ?? (old.length === next.length ? old : old.slice(0, next.length))
+}
+
+function keepSameRecord(old: Record<string, unknown>, next: Record<string, unknown>): Record<string, unknown> {
+  let kept: Record<string, unknown> | undefined
+  for (const key in next) {
+    const one = sameValue(old[key], next[key]) ? old[key] : next[key]
+    if (kept === undefined && (!is(one, old[key]) || !(key in old))) kept = firstKeys(next, old, key)
+    if (kept) kept[key] = one
+  }
+  if (kept) return kept
+  for (const key in old) if (!(key in next)) return firstKeys(next, old)
+  return old
+}
+
+/** The keys of one record before another key, or all, with what stands under them in the old one. */
+function firstKeys(next: Record<string, unknown>, old: Record<string, unknown>, before?: string) {
   const kept: Record<string, unknown> = {}
-  for (const key in next) kept[key] = sameValue(old[key], next[key]) ? old[key] : next[key]
-  return kept as T
+  for (const key in next) {
+    if (key === before) break
+    kept[key] = old[key]
+  }
+  return kept
 }

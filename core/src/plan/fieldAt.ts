@@ -4,6 +4,7 @@ import type { StageId } from '../stages/stages'
 import type { FieldMeta } from './field'
 import { planSchema } from './plan'
 import type { PlanPath } from './planPath'
+import { MOST_PATHS, stepsOf } from './stepsOf'
 
 /** A field's words and limits, found in the plan's schema. */
 export interface PlanField extends FieldMeta {
@@ -35,23 +36,16 @@ export const fieldAt = (path: PlanPath): PlanField => {
  */
 export const isPlanPath = (text: string): text is PlanPath => fields.has(patternOf(text))
 
-/** The path into the first item of each list. Without a regular expression: it is asked of every figure at every key. */
-function patternOf(path: string): string {
-  let pattern = ''
-  let kept = 0
-  for (let dot = path.indexOf('.'); dot !== -1;) {
-    let end = dot + 1
-    while (isDigit(path.charCodeAt(end))) end += 1
-    if (end > dot + 1 && (end === path.length || path[end] === '.')) {
-      pattern += `${path.slice(kept, dot)}.0`
-      kept = end
-    }
-    dot = path.indexOf('.', end)
-  }
-  return kept === 0 ? path : pattern + path.slice(kept)
-}
+const patterns = new Map<string, string>()
 
-const isDigit = (code: number): boolean => code >= 48 && code <= 57
+/** The path into the first item of each list; worked out once: it is asked of every figure at every key. */
+function patternOf(path: string): string {
+  const known = patterns.get(path)
+  if (known !== undefined) return known
+  const pattern = path.replace(/\.\d+(?=\.|$)/g, '.0')
+  if (patterns.size < MOST_PATHS) patterns.set(path, pattern)
+  return pattern
+}
 
 /** Every path of the plan, of lists the path into their first item. */
 export const planPaths = (): PlanPath[] => [...fields.keys()] as PlanPath[]
@@ -76,8 +70,9 @@ export function fieldIn(document: unknown, path: PlanPath): PlanField | undefine
   const inKinds = own ?? fieldsOfKinds.get(patternOf(path))
   if (!inKinds) return fieldAt(path)
   // Its own path leads there step by step; one into a list has numbers that the table has not.
-  const steps = own ? own.steps : path.split('.').slice(0, inKinds.steps.length)
-  const thing = steps.reduce(under, document)
+  const steps = own ? own.steps : stepsOf(path)
+  let thing = document
+  for (let depth = 0; depth < inKinds.steps.length; depth += 1) thing = under(thing, steps[depth] as string)
   return inKinds.byKind.get(under(thing, 'kind'))
 }
 
@@ -86,7 +81,7 @@ export const hasField = (document: unknown, path: PlanPath): boolean => fieldIn(
 
 /** What stands under a key, where the value is of a kind to have keys. */
 const under = (value: unknown, key: string): unknown =>
-  typeof value === 'object' && value !== null ? (Reflect.get(value, key) as unknown) : undefined
+  typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined
 
 const unwrap = (schema: z.core.$ZodType): z.core.$ZodType =>
   schema instanceof z.ZodOptional ? unwrap(schema.unwrap()) : schema
@@ -147,6 +142,17 @@ const fields: ReadonlyMap<string, PlanField> = new Map(
   [...everyField(planSchema, '', undefined)].map(([path, field]): [string, PlanField] => [path, field]),
 )
 
+const kindsByUnion = new Map<z.ZodUnion, [unknown, Shape][]>()
+
+/** The kinds of a union, each with its shape; looked up once, as each of its fields asks. */
+function kindsIn(union: z.ZodUnion): [unknown, Shape][] {
+  const known = kindsByUnion.get(union)
+  if (known) return known
+  const kinds = optionsOf(union).flatMap((shape) => kindsOf(shape).map((kind): [unknown, Shape] => [kind, shape]))
+  kindsByUnion.set(union, kinds)
+  return kinds
+}
+
 /** Where a path leads through a thing that comes in kinds: the steps to it, and the field as each kind has it. */
 interface FieldOfKinds {
   steps: readonly string[]
@@ -160,22 +166,19 @@ const fieldsOfKinds: ReadonlyMap<string, FieldOfKinds> = new Map(
       const parent = depth === 0 ? planSchema : fields.get(steps.slice(0, depth).join('.'))?.schema
       const union = parent && unwrap(parent)
       if (!(union instanceof z.ZodDiscriminatedUnion) || steps[depth] === union.def.discriminator) continue
-      const byKind = optionsOf(union)
-        .flatMap(kindsOf)
-        .flatMap((kind): [unknown, PlanField][] => {
-          const schema = schemaIn(documentWith(steps.slice(0, depth), { kind }), path)
-          return schema ? [[kind, { ...field, ...describe(schema) }]] : []
-        })
+      const byKind = kindsIn(union).flatMap(([kind, shape]): [unknown, PlanField][] => {
+        const [first = '', ...rest] = steps.slice(depth)
+        const schema = rest.reduce<z.core.$ZodType | undefined>(
+          (at, step) => stepInto(at, step, undefined),
+          shape[first],
+        )
+        return schema ? [[kind, { ...field, ...describe(schema) }]] : []
+      })
       return [[path, { steps: steps.slice(0, depth), byKind: new Map(byKind) }]]
     }
     return []
   }),
 )
-
-/** A document in which one thing stands at the end of some steps, and nothing else. */
-function documentWith(steps: readonly string[], thing: unknown): unknown {
-  return steps.reduceRight((inner, step) => ({ [step]: inner }), thing)
-}
 
 /** The kinds that a shape stands for; unnamed too where its kind may be left out. */
 function kindsOf(shape: Shape): unknown[] {

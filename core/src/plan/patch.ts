@@ -1,5 +1,6 @@
 import type { Plan } from './plan'
 import type { PlanPath, ValueAt } from './planPath'
+import { stepsOf } from './stepsOf'
 
 /** One change: what stands at `path` becomes `value`; undefined takes it away. */
 export interface Change {
@@ -29,14 +30,9 @@ const isTree = (value: unknown): value is Tree => typeof value === 'object' && v
  */
 export function valueAt(plan: unknown, path: PlanPath): unknown {
   let at: unknown = plan
-  // Without a list of its steps: this is asked of every field at every key.
-  for (let from = 0; from <= path.length;) {
-    const dot = path.indexOf('.', from)
-    const end = dot === -1 ? path.length : dot
-    const key = path.slice(from, end)
+  for (const key of stepsOf(path)) {
     if (!isTree(at)) return undefined
     at = (at as Record<string, unknown>)[key]
-    from = end + 1
   }
   return at
 }

@@ -40,11 +40,12 @@ import {
 } from '@reduxjs/toolkit/query/react'
 import type { SerializedError } from '@reduxjs/toolkit'
 import { z } from 'zod'
+import { fetchOrTake } from './ahead'
 import { strangerSeen } from './screenSlice'
 
 const UNKNOWN_FORM = 'The server answered in a form this page does not know. Reload the page.'
 
-const asking = fetchBaseQuery({ baseUrl: '/api/' })
+const asking = fetchBaseQuery({ baseUrl: '/api/', fetchFn: fetchOrTake })
 
 /** The address of the next page of a list, as the answer says it (RFC 8288). */
 const nextOf = (meta: FetchBaseQueryMeta | undefined): string | undefined =>

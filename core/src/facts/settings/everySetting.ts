@@ -1,4 +1,5 @@
 import { heartOf, settingIds, type SettingId } from '../../plan'
+import { heartIds, type Heart } from '../../stages/hearts'
 import { settingHearts } from '../../stages/settingTable'
 import { numberOf } from '../figure'
 import type { RpmSetting } from '../hearts/rpmSettings'
@@ -27,6 +28,10 @@ const further: Readonly<Record<FurtherSetting, (facts: FurtherInputs) => Derived
   ...serialSettings,
 }
 
+const settingsOf = Object.fromEntries(
+  heartIds.map((heart) => [heart, settingIds.filter((id) => settingHearts(id).includes(heart))]),
+) as Record<Heart, SettingId[]>
+
 /**
  * Every setting that what turns the machine has, in the order of the table: those on which figures rest as they were derived before, the others from all
  * that is known.
@@ -35,8 +40,7 @@ export function everySetting(facts: FurtherInputs): SettingLine[] {
   const { plan, settings } = facts
   const hertz = { baseHz: numberOf(settings.baseFrequencyHz), maximumHz: numberOf(settings.maximumHz) }
   const acting = new Map<SettingId, SettingLine>(settings.lines.map((line) => [line.id, line]))
-  const heart = heartOf(plan)
-  return settingIds
-    .filter((id) => settingHearts(id).includes(heart))
-    .map((id) => acting.get(id) ?? settingLine(id, plan, further[id as FurtherSetting](facts), hertz))
+  return settingsOf[heartOf(plan)].map(
+    (id) => acting.get(id) ?? settingLine(id, plan, further[id as FurtherSetting](facts), hertz),
+  )
 }
