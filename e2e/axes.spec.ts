@@ -1,6 +1,7 @@
+import { someOf } from './effort'
 import { devices, expect, finding, kept, test, type } from './shopFixture'
 
-for (const [device, viewport] of devices)
+for (const [device, viewport] of someOf(devices, 1))
   test.describe(`on ${device}`, () => {
     test.use({ viewport })
     test('an axis is typed: pulses, feed and resistor follow; a wrong first move is traced and mended', async ({

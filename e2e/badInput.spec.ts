@@ -28,14 +28,18 @@ test('what cannot be read stays in the field with the reason, also after going e
   await expect(power).toHaveAttribute('aria-invalid', 'false')
 })
 
-for (const text of ['garbage', '-5 kW', '0', '99999999999', 'NaN', '1e9 kW', '<img src=x onerror=alert(1)>', '🙂'])
-  test(`a power of "${text}" is refused at the field`, async ({ page, shop }) => {
-    await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+test('a power that is none is refused at the field', async ({ page, shop }) => {
+  await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')
+  for (const text of ['garbage', '-5 kW', '0', '99999999999', 'NaN', '1e9 kW', '<img src=x onerror=alert(1)>', '🙂']) {
     await type(page, 'Power', text)
-    await expect(page.getByRole('alert')).toBeVisible()
+    await expect(page.getByRole('alert'), text).toBeVisible()
     await expect(page.getByLabel('Power', { exact: true })).toHaveValue(text)
     await expect(chain(page, 'Drive')).toContainText('1.5 kW')
-  })
+    // A good one again, so that the next is refused for itself.
+    await type(page, 'Power', '1.5 kW')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  }
+})
 
 test('an emptied field becomes unknown, and everything that rests on it says so', async ({ page, shop }) => {
   await shop.openDemo('1-saltpan-row/gap-bed-lathe', 'motor')

@@ -1,4 +1,5 @@
 import { expect, kept, test, type Page } from './heartWalk'
+import { toStage } from './shopFixture'
 import { fromLibrary, oneBelt, plate, spinning, Walker, type Known } from './walker'
 
 const direct = async (w: Walker): Promise<void> => {
@@ -46,7 +47,7 @@ const router: Known = {
 }
 
 /** Walks by Next alone from an empty shop until nothing is asked, and takes the drive's manual from the library. */
-async function walk(page: Page, shop: string, name: string, known: Known, manual?: string): Promise<string> {
+async function walk(page: Page, shop: string, name: string, known: Known, manual?: string): Promise<void> {
   const made = await page.request.post(`/api/shops/${shop}/conversions`, { data: { name } })
   const { id } = (await made.json()) as { id: string }
   await page.goto(`/conversions/${id}/survey`)
@@ -55,11 +56,10 @@ async function walk(page: Page, shop: string, name: string, known: Known, manual
   await walker.toFirstVerdict()
   await walker.toNothingAsked()
   if (manual !== undefined) {
-    await page.goto(`/conversions/${id}/wiring`)
+    await toStage(page, 'wiring')
     await page.getByLabel(/^From the library/).selectOption({ label: manual })
     await kept(page)
   }
-  return id
 }
 
 /** The page as it goes to paper: its text, and that a browser makes a file of it. */
@@ -73,7 +73,7 @@ async function printed(page: Page, id: string): Promise<string> {
 }
 
 test('a DC toolroom lathe, from an empty shop to its card', async ({ page, shop }) => {
-  const id = await walk(
+  await walk(
     page,
     shop.id,
     'Toolroom lathe',
@@ -101,24 +101,24 @@ test('a DC toolroom lathe, from an empty shop to its card', async ({ page, shop 
     'Grebe, DC board with trims',
   )
   // Nothing asks a DC motor for hertz, or for star and delta.
-  await page.goto(`/conversions/${id}/motor`)
+  await toStage(page, 'motor')
   await expect(page.getByText('Star and delta are no question here')).toBeVisible()
   await expect(page.locator('[data-path="motor.ratedFrequencyHz"]')).toHaveCount(0)
-  await page.goto(`/conversions/${id}/speeds`)
+  await toStage(page, 'speeds')
   await expect(page.getByLabel('Most speed')).toBeVisible()
   await expect(page.getByLabel('Highest hertz')).toHaveCount(0)
-  await page.goto(`/conversions/${id}/settings`)
+  await toStage(page, 'settings')
   const card = await printed(page, 'card')
   expect(card).toMatch(/Field amps.*0\.6\sA/s)
   expect(card).not.toMatch(/hertz/i)
   await page.emulateMedia({ media: 'screen' })
   await expect(page.getByRole('region', { name: 'Trims, by the clock' })).toContainText('180 V at the armature')
-  await page.goto(`/conversions/${id}/run-in`)
+  await toStage(page, 'run-in')
   await expect(page.getByText('Field lost, on purpose')).toBeVisible()
 })
 
 test('a bench lathe with a brushless set, from an empty shop to its card', async ({ page, shop }) => {
-  const id = await walk(
+  await walk(
     page,
     shop.id,
     'Bench lathe',
@@ -150,7 +150,7 @@ test('a bench lathe with a brushless set, from an empty shop to its card', async
     },
     'Wagtail, driver with switches',
   )
-  await page.goto(`/conversions/${id}/wiring`)
+  await toStage(page, 'wiring')
   const leads = page.getByRole('region', { name: 'Its leads and its sensors' })
   for (const [order, ran] of [
     ['U V W', 'Stands or only twitches'],
@@ -166,7 +166,7 @@ test('a bench lathe with a brushless set, from an empty shop to its card', async
   await expect(page.getByRole('button', { name: /Join them as V W U/ })).toHaveCount(0)
   await leads.getByLabel('Leads joined as').selectOption({ label: 'V W U' })
   await kept(page)
-  await page.goto(`/conversions/${id}/settings`)
+  await toStage(page, 'settings')
   const card = await printed(page, 'card')
   expect(card).toMatch(/Least speed.*300\srpm/s)
   expect(card).not.toMatch(/hertz/i)
@@ -176,20 +176,20 @@ test('a bench lathe with a brushless set, from an empty shop to its card', async
 })
 
 test('a spindle for hundreds of hertz, from an empty shop to its card', async ({ page, shop }) => {
-  const id = await walk(page, shop.id, 'Spindle', router, 'Heron, wall-box drive')
-  await page.goto(`/conversions/${id}/motor`)
+  await walk(page, shop.id, 'Spindle', router, 'Heron, wall-box drive')
+  await toStage(page, 'motor')
   await page.getByRole('button', { name: 'Spindle', exact: true }).click()
   const spindle = page.getByRole('region', { name: 'A spindle for hundreds of hertz' })
   await expect(spindle).toContainText('10 min at 6000 rpm')
   await spindle.getByLabel('Slowest it may turn').fill('8000 rpm')
   await spindle.getByLabel('Slowest it may turn').press('Enter')
   await kept(page)
-  await page.goto(`/conversions/${id}/settings`)
+  await toStage(page, 'settings')
   expect(await printed(page, 'card')).toMatch(/133/)
 })
 
 test('a commanded spindle, from an empty shop to its card', async ({ page, shop }) => {
-  const id = await walk(
+  await walk(
     page,
     shop.id,
     'Commanded',
@@ -201,7 +201,7 @@ test('a commanded spindle, from an empty shop to its card', async ({ page, shop 
     },
     'Heron, wall-box drive',
   )
-  await page.goto(`/conversions/${id}/speeds`)
+  await toStage(page, 'speeds')
   await page.getByRole('button', { name: 'Commanded', exact: true }).click()
   const sheet = page.getByRole('region', { name: 'Commanded speed' })
   for (const [i, [commanded, read]] of (
@@ -223,13 +223,13 @@ test('a commanded spindle, from an empty shop to its card', async ({ page, shop 
   await expect(sheet.getByRole('table')).toContainText('× 1.050')
   await expect(sheet.getByRole('table')).toContainText(/17\s143 rpm/)
   await kept(page)
-  await page.goto(`/conversions/${id}/settings`)
+  await toStage(page, 'settings')
   expect(await printed(page, 'card')).toMatch(/Speed comes from|Knob or 0-10 V input/)
 })
 
 test('an axis, from an empty shop to its card', async ({ page, shop }) => {
-  const id = await walk(page, shop.id, 'Axis', router)
-  await page.goto(`/conversions/${id}/speeds`)
+  await walk(page, shop.id, 'Axis', router)
+  await toStage(page, 'speeds')
   await page.getByRole('button', { name: 'Axes', exact: true }).click()
   const sheet = page.getByRole('region', { name: 'Axes' })
   await sheet.getByRole('button', { name: 'Add an axis' }).click()

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import { someOf } from './effort'
 import { devices, expect, kept, test } from './shopFixture'
 
 const LATHE = '1-saltpan-row/gap-bed-lathe'
@@ -13,7 +14,7 @@ async function type(page: Page, label: string | RegExp, text: string): Promise<v
   await field.press('Enter')
 }
 
-for (const [device, viewport] of devices)
+for (const [device, viewport] of someOf(devices, 1))
   test.describe(`on ${device}`, () => {
     test.use({ viewport })
 
@@ -133,7 +134,8 @@ async function measured(page: { getOperatorList: () => Promise<{ fnArray: number
   return { bar, widest }
 }
 
-for (const [device, viewport] of devices)
+// The other one than above.
+for (const [device, viewport] of someOf(devices.toReversed(), 1))
   test.describe(`kept on ${device}`, () => {
     test.use({ viewport })
 

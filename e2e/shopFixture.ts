@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { stageIds, stages, type StageId } from '@zesty/core'
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
 
 export const demoFile = (path: string): string => join(import.meta.dirname, '..', 'demo', `${path}.json`)
@@ -43,6 +44,13 @@ export const test = base.extend<{ shop: Shop }>({
 })
 
 export { expect }
+
+/** Goes on to a stage as somebody does who is there already, by its key: the page is not loaded anew. */
+export async function toStage(page: Page, stage: StageId): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+  await page.keyboard.press(String((stageIds.indexOf(stage) + 1) % 10))
+  await expect(page.getByRole('heading', { level: 1, name: stages[stage].name, exact: true })).toBeVisible()
+}
 
 /** What stands on the bench, and what is in a hand at the machine. */
 export const devices = [

@@ -6,6 +6,7 @@ class PlainRequest {
   /** @param {string} url @param {object} init */
   constructor(url, init) {
     this.url = url
+    this.method = 'GET'
     Object.assign(this, init)
   }
   clone() {

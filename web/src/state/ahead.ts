@@ -15,11 +15,13 @@ export function askAhead(path: string): void {
 }
 
 /** The page's `fetch`: what was asked ahead, or else what is asked now. */
-export function fetchOrTake(request: Request | string | URL, init?: RequestInit): Promise<Response> {
-  const { method, url } = new Request(request, init)
-  const { pathname, search } = new URL(url)
-  const ahead = method === 'GET' ? asked.get(pathname + search) : undefined
-  if (!ahead) return fetch(request, init)
+export function fetchOrTake(input: Request | string | URL, init?: RequestInit): Promise<Response> {
+  const ahead = input instanceof Request && input.method === 'GET' ? taken(new URL(input.url)) : undefined
+  return ahead ?? fetch(input, init)
+}
+
+function taken({ pathname, search }: URL): Promise<Response> | undefined {
+  const ahead = asked.get(pathname + search)
   asked.delete(pathname + search)
-  return performance.now() - ahead.at < FRESH_MS ? ahead.answer : fetch(request, init)
+  return ahead && performance.now() - ahead.at < FRESH_MS ? ahead.answer : undefined
 }
