@@ -6,12 +6,14 @@ import { SwaggerModule, type OpenAPIObject } from '@nestjs/swagger'
 import { LARGEST_CONVERSION_FILE } from '@zesty/core/http'
 import type { LibraryItem } from '@zesty/core/library'
 import { judgeHere, type Judge } from './judging/judge'
+import { AccessService } from './access/access.service'
 import type { Network } from './access/network'
 import { QuickAdapter } from './answers/quickAdapter'
 import { jsonBodies } from './answers/jsonBodies'
 import { AppModule } from './app.module'
 import type { Database } from './db/database'
 import { guardRequests } from './guard/guardRequests'
+import { letIn } from './guard/letIn'
 import { openApiDocument } from './openapi/document'
 import { servePage } from './page'
 import { readFonts } from './papers/fonts'
@@ -73,6 +75,7 @@ export async function createApplication(options: ApplicationOptions) {
   )
   const fastify = adapter.getInstance()
   guardRequests(fastify, network)
+  letIn(fastify, app.get(AccessService))
   jsonBodies(fastify)
   // The page's files are compressed by the build; what the API answers is compressed on its way.
   await fastify.register(compress, {

@@ -29,6 +29,7 @@ export class AccessController {
   @Get('me')
   @Said({
     id: 'whoAmI',
+    may: 'whoever is let in',
     tag: 'Access',
     summary: 'Who asks, and what they may do',
     says: 'The computer itself, or a device',
@@ -48,6 +49,7 @@ export class AccessController {
   @Delete('me')
   @Said({
     id: 'leave',
+    may: 'whoever is let in',
     tag: 'Access',
     summary: 'A device takes itself out',
     says: 'It is not let in any more',
@@ -63,6 +65,7 @@ export class AccessController {
   @Post('pair')
   @Said({
     id: 'pair',
+    may: 'a stranger',
     tag: 'Access',
     summary: 'A device shows the six words that it was told, and is let in by a cookie',
     says: 'It is let in',
@@ -80,6 +83,7 @@ export class AccessController {
   @Post('sign-in')
   @Said({
     id: 'signIn',
+    may: 'a stranger',
     tag: 'Access',
     summary: 'A device is let in for a name and its pass-phrase',
     says: 'It is let in',
@@ -97,6 +101,7 @@ export class AccessController {
   @Post('invitations')
   @Said({
     id: 'invite',
+    may: 'the computer',
     tag: 'Access',
     summary: 'A way in for one device, for ten minutes; at the computer alone',
     says: 'Its words, told this once',
@@ -110,6 +115,7 @@ export class AccessController {
   @Get('devices')
   @Said({
     id: 'listDevices',
+    may: 'the computer',
     tag: 'Access',
     summary: 'Devices that are let in; at the computer alone',
     says: 'A line for each device',
@@ -123,6 +129,7 @@ export class AccessController {
   @Delete('devices/:id')
   @Said({
     id: 'withdrawDevice',
+    may: 'the computer',
     tag: 'Access',
     summary: 'Withdraw a device; at the computer alone',
     says: 'It is a stranger at its next request',
@@ -136,6 +143,7 @@ export class AccessController {
   @Get('people')
   @Said({
     id: 'listPeople',
+    may: 'the computer',
     tag: 'Access',
     summary: 'Names with a pass-phrase; at the computer alone',
     says: 'A line for each name',
@@ -149,6 +157,7 @@ export class AccessController {
   @Post('people')
   @Said({
     id: 'addPerson',
+    may: 'the computer',
     tag: 'Access',
     summary: 'Add a name with a pass-phrase; at the computer alone',
     says: 'The name',
@@ -162,6 +171,7 @@ export class AccessController {
   @Delete('people/:id')
   @Said({
     id: 'removePerson',
+    may: 'the computer',
     tag: 'Access',
     summary: 'Take a name away, with the devices signed in under it; at the computer alone',
     says: 'It is gone',

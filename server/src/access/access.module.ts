@@ -1,7 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common'
-import { APP_GUARD } from '@nestjs/core'
 import { AccessController } from './access.controller'
-import { AccessGuard } from './access.guard'
 import { AccessService } from './access.service'
 import { NETWORK, type Network } from './network'
 
@@ -11,11 +9,7 @@ export class AccessModule {
     return {
       module: AccessModule,
       controllers: [AccessController],
-      providers: [
-        AccessService,
-        { provide: NETWORK, useValue: network },
-        { provide: APP_GUARD, useClass: AccessGuard },
-      ],
+      providers: [AccessService, { provide: NETWORK, useValue: network }],
     }
   }
 }

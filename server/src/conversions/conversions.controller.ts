@@ -36,6 +36,7 @@ export class ConversionsController {
   @Get('shops/:shopId/conversions')
   @Said({
     id: 'listConversions',
+    may: 'look',
     tag: 'Conversions',
     summary: 'The machines of a shop, each with its chain and next step',
     says: 'A line for each machine',
@@ -56,6 +57,7 @@ export class ConversionsController {
   @Post('shops/:shopId/conversions')
   @Said({
     id: 'beginConversion',
+    may: 'all',
     tag: 'Conversions',
     summary: 'Begin a conversion',
     says: 'The conversion, nothing known of it yet',
@@ -73,6 +75,7 @@ export class ConversionsController {
   @Post('shops/:shopId/import')
   @Said({
     id: 'importConversion',
+    may: 'all',
     body: 'ConversionFile',
     tag: 'Conversions',
     summary: 'Take in a conversion file, whole or not at all',
@@ -87,6 +90,8 @@ export class ConversionsController {
   @Get('conversions/:id')
   @Said({
     id: 'findConversion',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'One conversion at its newest revision',
     says: 'The conversion',
@@ -100,6 +105,7 @@ export class ConversionsController {
   @Put('conversions/:id')
   @Said({
     id: 'saveConversion',
+    may: 'measure',
     body: 'Save',
     tag: 'Conversions',
     summary: 'Keep a plan; refused with both sides where it was changed elsewhere',
@@ -114,6 +120,7 @@ export class ConversionsController {
   @Patch('conversions/:id')
   @Said({
     id: 'saveChanges',
+    may: 'measure',
     tag: 'Conversions',
     summary: 'Keep what changed of a plan; refused with both sides where it was changed elsewhere',
     says: 'What it is kept as',
@@ -131,6 +138,7 @@ export class ConversionsController {
   @Post('conversions/:id/copy')
   @Said({
     id: 'copyConversion',
+    may: 'all',
     tag: 'Conversions',
     summary: 'Begin another from it: decisions and plates go along, what was measured on this machine does not',
     says: 'The new conversion',
@@ -144,6 +152,7 @@ export class ConversionsController {
   @Delete('conversions/:id')
   @Said({
     id: 'removeConversion',
+    may: 'all',
     tag: 'Conversions',
     summary: 'Take a conversion away, with its revisions',
     says: 'It is gone',
@@ -157,6 +166,8 @@ export class ConversionsController {
   @Get('conversions/:id/evaluation')
   @Said({
     id: 'evaluateConversion',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'What the product says about it',
     says: 'The evaluation',
@@ -170,6 +181,8 @@ export class ConversionsController {
   @Get('conversions/:id/judged')
   @Said({
     id: 'openConversion',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'One conversion at its newest revision, with what the product says about it',
     says: 'The conversion and its evaluation',
@@ -183,6 +196,8 @@ export class ConversionsController {
   @Get('conversions/:id/export')
   @Said({
     id: 'exportConversion',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'The conversion as a file; one that this release cannot read comes as it is stored',
     says: 'The file',
@@ -196,6 +211,8 @@ export class ConversionsController {
   @Get('conversions/:id/revisions')
   @Said({
     id: 'listRevisions',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'Its revisions, newest first, and what each changed; a burst of work is one',
     says: 'A line for each revision',
@@ -216,6 +233,8 @@ export class ConversionsController {
   @Get('conversions/:id/revisions/:revision')
   @Said({
     id: 'findRevision',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'One revision',
     says: 'The revision with its plan',
@@ -229,6 +248,8 @@ export class ConversionsController {
   @Get('conversions/:id/at/:moment')
   @Said({
     id: 'findRevisionAt',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'The conversion as it stood at a moment',
     says: 'The last revision that was saved by then',
@@ -242,6 +263,7 @@ export class ConversionsController {
   @Put('conversions/:id/revisions/:revision/name')
   @Said({
     id: 'nameRevision',
+    may: 'all',
     tag: 'Conversions',
     summary: 'Call a revision something, or nothing any more; one with a name is kept for good',
     says: 'It has that name',
@@ -259,6 +281,8 @@ export class ConversionsController {
   @Get('conversions/:id/entries')
   @Said({
     id: 'listEntries',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'What was ticked, and what the drive was read to hold, at each time it changed',
     says: 'Every entry, in the order in which it was made',
@@ -273,6 +297,7 @@ export class ConversionsController {
   @Post('conversions/:id/revisions/:revision/restore')
   @Said({
     id: 'restoreRevision',
+    may: 'all',
     tag: 'Conversions',
     summary: 'Make an old revision the newest',
     says: 'The conversion, a revision further',

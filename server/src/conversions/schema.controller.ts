@@ -10,6 +10,7 @@ export class SchemaController {
   @Get(':name')
   @Said({
     id: 'findSchema',
+    may: 'look',
     tag: 'Formats',
     summary: 'The JSON Schema of a file: conversion-6.json, evaluation-6.json',
     says: 'The schema',

@@ -6,16 +6,14 @@ import { problemDetails } from '../problems/problem'
 import { isLoopbackName } from './hostName'
 import { isKnownHost } from './isKnownHost'
 import { isOwnPage } from './isOwnPage'
+import { isPlainPath } from './isPlainPath'
 import { securityHeaders } from './securityHeaders'
 
 export const isApi = (url: string): boolean => /^\/api(?:[/?]|$)/.test(url)
-/** Other machines have no business with it. */
-const isDescription = (url: string): boolean => url.startsWith('/api/docs')
-
 const STRANGE_NAME =
   'This server does not answer to this name: it knows 127.0.0.1, localhost, and those it was started with (--host, --name).'
 const STRANGE_PAGE = 'A change is taken only from this server’s own page.'
-const NOTHING = 'There is nothing at this address.'
+const STRANGE_ADDRESS = 'This address is written so that it can be read in more than one way.'
 
 /** Looks at every request before anything else does: the name it came under, the page it came from. */
 export function guardRequests(fastify: FastifyInstance, network: Network | undefined): void {
@@ -31,7 +29,7 @@ export function guardRequests(fastify: FastifyInstance, network: Network | undef
     if (!isKnownHost(raw, fromNetwork ? isOfNetwork : isLoopbackName))
       answerProblem(reply, problemDetails(403, STRANGE_NAME))
     else if (!isOwnPage(raw)) answerProblem(reply, problemDetails(403, STRANGE_PAGE))
-    else if (fromNetwork && isDescription(request.url)) answerProblem(reply, problemDetails(404, NOTHING))
+    else if (!isPlainPath(request.url)) answerProblem(reply, problemDetails(400, STRANGE_ADDRESS))
     else done()
   })
 }

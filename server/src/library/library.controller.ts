@@ -13,6 +13,7 @@ export class LibraryController {
   @Get('shops/:shopId/library')
   @Said({
     id: 'listLibrary',
+    may: 'look',
     tag: 'Library',
     summary: 'Motors, drives and circuits kept by a shop',
     says: 'Every item; what cannot be read says why',
@@ -27,6 +28,7 @@ export class LibraryController {
   @Post('shops/:shopId/library')
   @Said({
     id: 'keepItem',
+    may: 'all',
     tag: 'Library',
     summary: 'Keep one item for other conversions; its name must be free',
     says: 'The item',
@@ -40,6 +42,7 @@ export class LibraryController {
   @Post('shops/:shopId/library/many')
   @Said({
     id: 'takeInItems',
+    may: 'all',
     tag: 'Library',
     summary: 'Take in many items, all or none; one whose name is there already replaces it',
     says: 'How many came in',
@@ -54,6 +57,7 @@ export class LibraryController {
   @Post('shops/:shopId/library/samples')
   @Said({
     id: 'addSamples',
+    may: 'all',
     tag: 'Library',
     summary: 'Add the made-up motors and drives that ship, leaving names that are taken alone',
     says: 'How many came in',
@@ -68,6 +72,7 @@ export class LibraryController {
   @Put('library/:id')
   @Said({
     id: 'changeItem',
+    may: 'all',
     tag: 'Library',
     summary: 'Change an item',
     says: 'The item as it is now',
@@ -81,6 +86,7 @@ export class LibraryController {
   @Delete('library/:id')
   @Said({
     id: 'removeItem',
+    may: 'all',
     tag: 'Library',
     summary: 'Take an item out of the library',
     says: 'It is gone',

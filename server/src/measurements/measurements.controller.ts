@@ -15,6 +15,8 @@ export class MeasurementsController {
   @Get()
   @Said({
     id: 'listMeasurements',
+    may: 'look',
+    one: 'machine',
     tag: 'Measurements',
     summary: 'What was read off the machine, in the order it was taken',
     says: 'Every reading',
@@ -35,6 +37,7 @@ export class MeasurementsController {
   @Post()
   @Said({
     id: 'addMeasurements',
+    may: 'measure',
     tag: 'Measurements',
     summary: 'Keep readings; one whose id is there already is kept once',
     says: 'What was kept, and what all readings now come to',
@@ -52,6 +55,7 @@ export class MeasurementsController {
   @Delete(':measurementId')
   @Said({
     id: 'removeMeasurement',
+    may: 'measure',
     tag: 'Measurements',
     summary: 'Take a reading away',
     says: 'What the readings that are left come to',

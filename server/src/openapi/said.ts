@@ -20,6 +20,9 @@ export const tags = {
 /** What an operation of the API says of itself beyond what its route says already. */
 export interface Words {
   id: string
+  may: May
+  /** What somebody who is let in to see one machine may ask it of; of nothing, unless it says. */
+  one?: 'machine' | 'shop' | 'anything'
   tag: keyof typeof tags
   summary: string
   /** What is answered, in words. */
@@ -38,6 +41,12 @@ export interface Words {
   errors?: readonly (400 | 404 | 409 | 413 | 422 | 429)[]
 }
 
+/**
+ * Who may ask it from another machine: a stranger too, whoever is let in whatever their rights, who may look, who may
+ * measure besides, who may do all; or nobody, since it is done at the computer itself.
+ */
+export type May = 'a stranger' | 'whoever is let in' | 'look' | 'measure' | 'all' | 'the computer'
+
 const WORDS = Symbol('words of an operation')
 
 /** Says what an operation does, at its route: its method, path, status, body and questions are read off the route itself. */
@@ -45,6 +54,9 @@ export const Said =
   (words: Words): MethodDecorator =>
   (_target, _name, descriptor) =>
     Reflect.defineMetadata(WORDS, words, descriptor.value as object)
+
+/** What a route said of itself, if it did. */
+export const wordsOf = (handler: object): Words | undefined => Reflect.getMetadata(WORDS, handler) as Words | undefined
 
 /** One operation of the API: what it says of itself, and what its route says. */
 export interface Operation extends Words {
@@ -68,7 +80,7 @@ export const operationsOf = (controllers: readonly Type[]): Operation[] =>
       const handler = prototype[name] as object
       const method = Reflect.getMetadata(METHOD_METADATA, handler) as RequestMethod | undefined
       if (name === 'constructor' || method === undefined) return []
-      const words = Reflect.getMetadata(WORDS, handler) as Words | undefined
+      const words = wordsOf(handler)
       if (!words) throw new Error(`${controller.name}.${name} says nothing of itself`)
       const parts = [controller, handler].map((at) => Reflect.getMetadata(PATH_METADATA, at) as string)
       const path = `/${parts

@@ -24,6 +24,8 @@ export class PapersController {
   @Get('papers/:paper/:size')
   @Said({
     id: 'printPaper',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'A paper by where it is read, as PDF',
     says: 'The paper',
@@ -61,6 +63,8 @@ export class PapersController {
   @Get('help-sheet')
   @Said({
     id: 'helpSheet',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'The sheet for a friend who knows, as one page that stands by itself',
     says: 'The page',
@@ -81,6 +85,8 @@ export class PapersController {
   @Get('calendar')
   @Said({
     id: 'calendar',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'The days of what is to be done, as iCalendar',
     says: 'The calendar',

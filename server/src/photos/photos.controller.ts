@@ -17,6 +17,8 @@ export class PhotosController {
   @Get('conversions/:id/photos')
   @Said({
     id: 'listPhotos',
+    may: 'look',
+    one: 'machine',
     tag: 'Photos',
     summary: 'Photos of the machine, and pages of the shop’s manuals, without their content',
     says: 'Every photo, in the order it was taken',
@@ -31,6 +33,7 @@ export class PhotosController {
   @Post('conversions/:id/photos')
   @Said({
     id: 'addPhoto',
+    may: 'measure',
     tag: 'Photos',
     summary: 'Keep a photo; one whose id is there already is kept once',
     says: 'The photo without its content',
@@ -44,6 +47,8 @@ export class PhotosController {
   @Get('conversions/:id/photos/:photoId')
   @Said({
     id: 'photoContent',
+    may: 'look',
+    one: 'machine',
     tag: 'Photos',
     summary: 'A photo itself',
     says: 'The picture',
@@ -59,6 +64,7 @@ export class PhotosController {
   @Put('conversions/:id/photos/:photoId/note')
   @Said({
     id: 'notePhoto',
+    may: 'measure',
     tag: 'Photos',
     summary: 'Say what is seen on a photo',
     says: 'It says so',
@@ -76,6 +82,7 @@ export class PhotosController {
   @Delete('conversions/:id/photos/:photoId')
   @Said({
     id: 'removePhoto',
+    may: 'measure',
     tag: 'Photos',
     summary: 'Take a photo away',
     says: 'It is gone',
@@ -89,6 +96,7 @@ export class PhotosController {
   @Get('shops/:shopId/photos')
   @Said({
     id: 'listPages',
+    may: 'look',
     tag: 'Photos',
     summary: 'Photographed pages of the shop’s manuals, without their content',
     says: 'Every page',
@@ -102,6 +110,7 @@ export class PhotosController {
   @Get('shops/:shopId/photos/:photoId')
   @Said({
     id: 'pageContent',
+    may: 'look',
     tag: 'Photos',
     summary: 'A photographed page itself',
     says: 'The picture',

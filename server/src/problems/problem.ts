@@ -37,3 +37,6 @@ export const badInput = (faults: Fault[], status = 400): Problem =>
   new Problem(status, `${sentence(faults)}.`, { faults: firstFaults(faults) })
 
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what}.`)
+
+/** At an address that leads nowhere, or nowhere for whoever asks. */
+export const notFoundHere = (): Problem => new Problem(404, 'There is nothing at this address.')

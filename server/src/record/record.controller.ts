@@ -14,6 +14,8 @@ export class RecordController {
   @Get()
   @Said({
     id: 'listLog',
+    may: 'look',
+    one: 'machine',
     tag: 'Record',
     summary: 'The machine’s log, in the order of time',
     says: 'Every line',
@@ -28,6 +30,7 @@ export class RecordController {
   @Post()
   @Said({
     id: 'addToLog',
+    may: 'measure',
     tag: 'Record',
     summary: 'Keep lines of the log; one whose id is there already is kept once',
     says: 'Every line, with those',
@@ -46,6 +49,7 @@ export class RecordController {
   @Delete(':entryId')
   @Said({
     id: 'removeFromLog',
+    may: 'measure',
     tag: 'Record',
     summary: 'Take a line of the log away',
     says: 'It is gone',

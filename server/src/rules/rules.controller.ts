@@ -8,6 +8,8 @@ export class RulesController {
   @Get()
   @Said({
     id: 'listRules',
+    may: 'look',
+    one: 'anything',
     tag: 'Rules',
     summary: 'Every rule by id and title',
     says: 'A line for each rule',
@@ -22,6 +24,8 @@ export class RulesController {
   @Get(':ruleId')
   @Said({
     id: 'findRule',
+    may: 'look',
+    one: 'anything',
     tag: 'Rules',
     summary: 'A rule in words: formula, citation, what it takes and gives, and an example',
     says: 'The rule',

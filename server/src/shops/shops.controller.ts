@@ -14,6 +14,7 @@ export class ShopsController {
   @Get()
   @Said({
     id: 'listShops',
+    may: 'look',
     tag: 'Shops',
     summary: 'All shops',
     says: 'Every shop with how many machines it has',
@@ -29,6 +30,7 @@ export class ShopsController {
   @Post()
   @Said({
     id: 'createShop',
+    may: 'all',
     tag: 'Shops',
     summary: 'A new shop',
     says: 'The shop',
@@ -41,6 +43,8 @@ export class ShopsController {
   @Get(':id')
   @Said({
     id: 'findShop',
+    may: 'look',
+    one: 'shop',
     tag: 'Shops',
     summary: 'One shop',
     says: 'The shop',
@@ -54,6 +58,7 @@ export class ShopsController {
   @Patch(':id')
   @Said({
     id: 'changeShop',
+    may: 'all',
     tag: 'Shops',
     summary: 'Rename a shop or change its units',
     says: 'The shop as it is now',
@@ -67,6 +72,7 @@ export class ShopsController {
   @Delete(':id')
   @Said({
     id: 'removeShop',
+    may: 'all',
     tag: 'Shops',
     summary: 'Take a shop away, with all its machines',
     says: 'It is gone',

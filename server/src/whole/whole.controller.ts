@@ -13,6 +13,8 @@ export class WholeController {
   @Get('conversions/:id/whole')
   @Said({
     id: 'exportWhole',
+    may: 'look',
+    one: 'machine',
     tag: 'Conversions',
     summary: 'The conversion whole: plan, revisions, ticks, readings, log and photos in one ZIP',
     says: 'The ZIP',
@@ -27,6 +29,7 @@ export class WholeController {
   @Post('shops/:shopId/whole')
   @Said({
     id: 'importWhole',
+    may: 'all',
     tag: 'Conversions',
     summary: 'Take a whole conversion in, or refuse it with every fault',
     says: 'It is taken in',
