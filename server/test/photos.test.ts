@@ -44,8 +44,13 @@ test('a photo is kept as it was sent, once, and told without its content', async
   const { body, headers } = await h.api.get(`${at(id)}/${one.id}`).expect(200)
   expect((body as Buffer).toString('base64')).toBe(content)
   expect(headers['content-type']).toBe('image/jpeg')
-  expect(headers['cache-control']).toContain('immutable')
   expect(headers['x-content-type-options']).toBe('nosniff')
+  // Who has it need not have it sent again, and still has to ask.
+  expect(headers['cache-control']).toBe('private, no-cache')
+  const again = () => h.api.get(`${at(id)}/${one.id}`).set('if-none-match', String(headers['etag']))
+  expect((await again().expect(304)).text).toBeFalsy()
+  await h.api.delete(`${at(id)}/${one.id}`).expect(204)
+  await again().expect(404)
 })
 
 test('what is seen on it can be said, and it can be taken away', async () => {

@@ -15,7 +15,7 @@ import { Said } from '../openapi/said'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { AccessService } from './access.service'
-import { giveToken, takeToken } from './deviceCookie'
+import { giveToken, isEncrypted, takeToken } from './deviceCookie'
 import { NETWORK, type Network } from './network'
 import { askerOf } from './who'
 
@@ -182,5 +182,3 @@ export class AccessController {
     return this.access.removePerson(idOf(id, 'person'))
   }
 }
-
-const isEncrypted = ({ protocol }: FastifyRequest): boolean => protocol === 'https'

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common'
 import type { Device, Invitation, NewInvitation, NewPerson, Pair, Person, SignIn } from '@zesty/core/http'
-import { and, asc, count, eq, gt, lt } from 'drizzle-orm'
+import { and, asc, count, eq, gt, lt, sql } from 'drizzle-orm'
 import { conversionMustExist } from '../conversions/conversionMustExist'
 import { DATABASE, type Database } from '../db/database'
 import { isNameTaken } from '../db/databaseErrors'
@@ -90,43 +90,47 @@ export class AccessService {
 
   /** Lets a device in for the words it was told, once. Returns what it shows from then on. */
   async pair({ words, deviceName }: Pair, origin: string): Promise<string> {
-    await this.mayTry(origin)
-    const token = await this.db.transaction(async (tx) => {
-      const [used] = await tx
-        .delete(invitations)
-        .where(and(eq(invitations.codeHash, hashOf(wordsMeant(words))), gt(invitations.expiresAt, new Date())))
-        .returning()
-      return used && admit(tx, deviceName, { rights: used.rights, conversionId: used.conversionId })
-    })
-    return token ?? this.refused(origin, STRANGE_WORDS)
+    return this.tried(origin, STRANGE_WORDS, () =>
+      this.db.transaction(async (tx) => {
+        const [used] = await tx
+          .delete(invitations)
+          .where(and(eq(invitations.codeHash, hashOf(wordsMeant(words))), gt(invitations.expiresAt, new Date())))
+          .returning()
+        return used && admit(tx, deviceName, { rights: used.rights, conversionId: used.conversionId })
+      }),
+    )
   }
 
   /** Lets a device in for a name and its pass-phrase. */
   async signIn({ name, passphrase, deviceName }: SignIn, origin: string): Promise<string> {
-    await this.mayTry(origin)
-    const [person] = await this.db.select().from(people).where(eq(people.name, name))
-    // A name that is not there takes as long as one that is.
-    const { hash, verify } = (await networkTools()).argon2
-    const right = await verify(person?.passphraseHash ?? (await hash(newToken())), passphrase)
-    if (!person || !right) return this.refused(origin, 'There is no such name with this pass-phrase.')
-    return admit(this.db, deviceName, { rights: person.rights, personId: person.id })
+    return this.tried(origin, 'There is no such name with this pass-phrase.', async () => {
+      const [person] = await this.db.select().from(people).where(eq(people.name, name))
+      // A name that is not there takes as long as one that is.
+      const { hash, verify } = (await networkTools()).argon2
+      const right = await verify(person?.passphraseHash ?? (await hash(newToken())), passphrase)
+      return person && right ? admit(this.db, deviceName, { rights: person.rights, personId: person.id }) : undefined
+    })
   }
 
-  private async mayTry(origin: string): Promise<void> {
-    const since = gt(attempts.at, new Date(Date.now() - INVITED_MS))
-    const [all] = await this.db.select({ n: count() }).from(attempts).where(since)
-    const [own] = await this.db
-      .select({ n: count() })
-      .from(attempts)
-      .where(and(since, eq(attempts.origin, origin)))
-    if ((all?.n ?? 0) >= TRIES_ALL || (own?.n ?? 0) >= TRIES_EACH)
-      throw new Problem(429, 'Too many were tried. Wait ten minutes.', { title: 'Too many attempts' })
-  }
-
-  private async refused(origin: string, says: string): Promise<never> {
-    await this.db.delete(attempts).where(lt(attempts.at, new Date(Date.now() - INVITED_MS)))
-    await this.db.insert(attempts).values({ origin })
-    throw new Problem(403, says)
+  /** One try of a way in: counted before it is made, so that many at once are no more than one after the other. */
+  private async tried(origin: string, refusal: string, way: () => Promise<string | undefined>): Promise<string> {
+    const id = await this.db.transaction(async (tx) => {
+      // Whoever tries meanwhile waits here, and then sees this one.
+      await tx.execute(sql`select pg_advisory_xact_lock(hashtext('tries'))`)
+      const since = new Date(Date.now() - INVITED_MS)
+      await tx.delete(attempts).where(lt(attempts.at, since))
+      const [there] = await tx
+        .select({ all: count(), own: sql<number>`count(*) filter (where ${attempts.origin} = ${origin})::int` })
+        .from(attempts)
+      if ((there?.all ?? 0) >= TRIES_ALL || (there?.own ?? 0) >= TRIES_EACH)
+        throw new Problem(429, 'Too many were tried. Wait ten minutes.', { title: 'Too many attempts' })
+      const [made] = await tx.insert(attempts).values({ origin }).returning({ id: attempts.id })
+      return made?.id
+    })
+    const token = await way()
+    if (token === undefined) throw new Problem(403, refusal)
+    if (id !== undefined) await this.db.delete(attempts).where(eq(attempts.id, id))
+    return token
   }
 
   async devices(): Promise<Device[]> {

@@ -1,4 +1,4 @@
-import type { FastifyReply } from 'fastify'
+import type { FastifyReply, FastifyRequest } from 'fastify'
 
 /** The prefix binds it to this very server and to an encrypted way; browsers refuse it without. */
 const SAFE = '__Host-zesty-device'
@@ -6,14 +6,21 @@ const PLAIN = 'zesty-device'
 /** Browsers keep a cookie for at most 400 days; each visit is a new start. */
 const KEPT_S = 400 * 86_400
 
-/** What a device shows, of the `Cookie` header. */
-export function tokenIn(header: string | undefined): string | undefined {
+/**
+ * What a device shows, of the `Cookie` header: on an encrypted way by the bound name alone, since the plain one may have been
+ * planted by whoever answers at another port or another name.
+ */
+export function tokenIn(header: string | undefined, isEncrypted: boolean): string | undefined {
+  const wanted = isEncrypted ? SAFE : PLAIN
   for (const part of (header ?? '').split(';')) {
     const [name = '', value = ''] = part.trim().split('=', 2)
-    if (name === SAFE || name === PLAIN) return value
+    if (name === wanted) return value
   }
   return undefined
 }
+
+/** Whether a request came by an encrypted way. */
+export const isEncrypted = ({ protocol }: FastifyRequest): boolean => protocol === 'https'
 
 /** Gives a device what it shows from now on; its page cannot read it, and no other site’s can send it. */
 export const giveToken = (reply: FastifyReply, token: string, isEncrypted: boolean): void =>

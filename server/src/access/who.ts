@@ -16,6 +16,13 @@ export interface Asker {
 /** Somebody who sits at the computer itself: nobody signs in there. */
 export const atComputer: Asker = { at: 'computer', name: 'this computer', rights: 'all' }
 
+/**
+ * Who is named for what was sent: the device and who signed in on it, whatever the body says. At the computer itself,
+ * where nobody signs in, whom it names.
+ */
+export const namedFor = ({ at, name }: Asker, said: string | undefined): string =>
+  at === 'computer' ? (said ?? name) : name
+
 const ASKER = Symbol('asker')
 const NETWORK = Symbol('network')
 

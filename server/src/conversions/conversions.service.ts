@@ -225,8 +225,12 @@ export class ConversionsService {
   async save(id: string, { baseRevision, plan }: UnreadSave, by: Asker): Promise<JsonText> {
     const read = readPlan(plan)
     if (!read.ok) throw badInput(read.faults.map((f) => ({ ...f, field: f.field === '' ? 'plan' : `plan.${f.field}` })))
-    // Held against what is kept now: a save to an older revision is refused afterwards, whatever it changed.
-    if (by.rights === 'measure') mustOnlyMeasure((await this.find(id)).plan, read.value)
+    if (by.rights === 'measure') {
+      const kept = await this.find(id)
+      // Held against the very revision that it replaces: one that is not there yet may decide something meanwhile.
+      if (kept.revision !== baseRevision) return this.steppedTwice(kept, baseRevision, read.value)
+      mustOnlyMeasure(kept.plan, read.value)
+    }
     return this.write(id, baseRevision, read.value, 'edited', by)
   }
 
@@ -256,14 +260,16 @@ export class ConversionsService {
     const text = JSON.stringify(plan)
     const savedAt = new Date()
     const shopId = await stepForward(this.db, { id, baseRevision, plan: text, savedAt, origin, by: by.name })
-    const answer = (shopId: string, revision: number, savedAt: Date) =>
-      withMember({ id, shopId, revision, savedAt }, 'plan', text)
-    if (shopId !== undefined) return answer(shopId, baseRevision + 1, savedAt)
-    const current = await this.find(id)
-    // The same save sent twice, its first answer lost on the way, is no conflict.
-    if (current.revision === baseRevision + 1 && isDeepStrictEqual(current.plan, plan))
-      return answer(current.shopId, current.revision, current.savedAt)
-    throw steppedBefore(baseRevision, { plan }, current)
+    if (shopId !== undefined) return withMember({ id, shopId, revision: baseRevision + 1, savedAt }, 'plan', text)
+    return this.steppedTwice(await this.find(id), baseRevision, plan)
+  }
+
+  /** What is answered where another revision is kept: the same save sent twice, its first answer lost on the way, is no conflict. */
+  private steppedTwice(current: Conversion, baseRevision: number, plan: Plan): JsonText {
+    const { id, shopId, revision, savedAt } = current
+    if (revision !== baseRevision + 1 || !isDeepStrictEqual(current.plan, plan))
+      throw steppedBefore(baseRevision, { plan }, current)
+    return withMember({ id, shopId, revision, savedAt }, 'plan', JSON.stringify(plan))
   }
 
   async remove(id: string): Promise<void> {

@@ -1,6 +1,6 @@
 import type { FastifyInstance, FastifyRequest } from 'fastify'
 import type { AccessService } from '../access/access.service'
-import { tokenIn } from '../access/deviceCookie'
+import { isEncrypted, tokenIn } from '../access/deviceCookie'
 import { mayAsk } from '../access/mayAsk'
 import { isFromNetwork, setAsker } from '../access/who'
 import { operations } from '../openapi/operations'
@@ -27,7 +27,7 @@ export function letIn(fastify: FastifyInstance, access: AccessService): void {
     const operation = declared.get(`${request.method === 'HEAD' ? 'GET' : request.method} ${route}`)
     if (operation === undefined) throw notFoundHere()
     if (operation.may === 'a stranger') return
-    const token = tokenIn(request.headers.cookie)
+    const token = tokenIn(request.headers.cookie, isEncrypted(request))
     const asker = token === undefined ? undefined : await access.askerOf(token)
     if (!asker)
       throw new Problem(401, 'This device is not let in: have six words shown at the computer, and type them here.')

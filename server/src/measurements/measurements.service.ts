@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common'
 import type { NewMeasurements } from '@zesty/core/http'
 import { MOST_READINGS } from '@zesty/core/measurements'
 import { and, count, eq } from 'drizzle-orm'
-import type { Asker } from '../access/who'
+import { namedFor, type Asker } from '../access/who'
 import type { JsonText } from '../answers/jsonText'
 import type { ListPage, Paged } from '../answers/listPage'
 import { conversionMustExist } from '../conversions/conversionMustExist'
@@ -41,7 +41,8 @@ export class MeasurementsService {
         ],
         422,
       )
-    const added = await this.db.transaction((tx) => insertMeasurements(tx, conversionId, sent, by.name))
+    const signed = sent.map((reading) => ({ ...reading, by: namedFor(by, reading.by) }))
+    const added = await this.db.transaction((tx) => insertMeasurements(tx, conversionId, signed))
     return { added, measured: await measuredOf(this.db, conversionId) }
   }
 

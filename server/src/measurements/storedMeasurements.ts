@@ -111,13 +111,12 @@ export async function insertMeasurements(
   db: Pick<Database, 'execute' | 'update'>,
   conversionId: string,
   readings: readonly SentReading[],
-  by?: string,
 ): Promise<number> {
   const { rowCount } = await db.execute(sql`
     insert into measurements (conversion_id, id, kind, value, lead, "of", position_id, hz, motor_rpm, dial, commanded_rpm,
       from_rpm, to_rpm, instrument, "by", note, taken_at)
     select ${conversionId}::uuid, coalesce(id, gen_random_uuid()), kind, value, lead, "of", "positionId", hz, "motorRpm",
-      dial, "commandedRpm", "fromRpm", "toRpm", instrument, coalesce("by", ${by ?? null}::text), note, "takenAt"
+      dial, "commandedRpm", "fromRpm", "toRpm", instrument, "by", note, "takenAt"
     from json_to_recordset(${JSON.stringify(readings)}::json) as sent (id uuid, kind text, value float8, lead text,
       "of" text, "positionId" text, hz float8, "motorRpm" float8, dial float8, "commandedRpm" float8, "fromRpm" float8, "toRpm" float8,
       instrument text, "by" text, note text, "takenAt" timestamptz)

@@ -1,14 +1,23 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post, Put, Req } from '@nestjs/common'
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post, Put, Req, Res } from '@nestjs/common'
 import { newPhotoSchema, photoNoteSchema, type NewPhoto, type PhotoNote } from '@zesty/core/http'
-import type { FastifyRequest } from 'fastify'
+import type { FastifyReply, FastifyRequest } from 'fastify'
 import { askerOf } from '../access/who'
 import { Said } from '../openapi/said'
 import { idOf } from '../problems/id'
 import { ZodPipe } from '../problems/zod.pipe'
 import { PhotosService } from './photos.service'
 
-/** A photo never changes: what is shown once is not asked for again. */
-const FOR_GOOD = 'private, max-age=31536000, immutable'
+/**
+ * A photo never changes, and is known by its id: who has it is told so, and need not have it sent again. It is asked for
+ * every time: a device that was withdrawn shows nothing out of its own store.
+ */
+function revalidated(photoId: string, jpeg: Buffer, req: FastifyRequest, reply: FastifyReply): Buffer | undefined {
+  const tag = `"${photoId}"`
+  reply.header('cache-control', 'private, no-cache').header('etag', tag)
+  if (req.headers['if-none-match'] !== tag) return jpeg
+  reply.code(304)
+  return undefined
+}
 
 @Controller('api')
 export class PhotosController {
@@ -56,9 +65,14 @@ export class PhotosController {
     errors: [404],
   })
   @Header('content-type', 'image/jpeg')
-  @Header('cache-control', FOR_GOOD)
-  content(@Param('id') id: string, @Param('photoId') photoId: string) {
-    return this.photos.content(idOf(id, 'conversion'), idOf(photoId, 'photo'))
+  async content(
+    @Param('id') id: string,
+    @Param('photoId') photoId: string,
+    @Req() req: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ) {
+    const jpeg = await this.photos.content(idOf(id, 'conversion'), idOf(photoId, 'photo'))
+    return revalidated(photoId, jpeg, req, reply)
   }
 
   @Put('conversions/:id/photos/:photoId/note')
@@ -75,8 +89,9 @@ export class PhotosController {
     @Param('id') id: string,
     @Param('photoId') photoId: string,
     @Body(new ZodPipe(photoNoteSchema)) body: PhotoNote,
+    @Req() req: FastifyRequest,
   ) {
-    return this.photos.note(idOf(id, 'conversion'), idOf(photoId, 'photo'), body)
+    return this.photos.note(idOf(id, 'conversion'), idOf(photoId, 'photo'), body, askerOf(req))
   }
 
   @Delete('conversions/:id/photos/:photoId')
@@ -89,8 +104,8 @@ export class PhotosController {
     errors: [404],
   })
   @HttpCode(204)
-  remove(@Param('id') id: string, @Param('photoId') photoId: string) {
-    return this.photos.remove(idOf(id, 'conversion'), idOf(photoId, 'photo'))
+  remove(@Param('id') id: string, @Param('photoId') photoId: string, @Req() req: FastifyRequest) {
+    return this.photos.remove(idOf(id, 'conversion'), idOf(photoId, 'photo'), askerOf(req))
   }
 
   @Get('shops/:shopId/photos')
@@ -118,8 +133,13 @@ export class PhotosController {
     errors: [404],
   })
   @Header('content-type', 'image/jpeg')
-  @Header('cache-control', FOR_GOOD)
-  contentOfShop(@Param('shopId') shopId: string, @Param('photoId') photoId: string) {
-    return this.photos.contentOfShop(idOf(shopId, 'shop'), idOf(photoId, 'photo'))
+  async contentOfShop(
+    @Param('shopId') shopId: string,
+    @Param('photoId') photoId: string,
+    @Req() req: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ) {
+    const jpeg = await this.photos.contentOfShop(idOf(shopId, 'shop'), idOf(photoId, 'photo'))
+    return revalidated(photoId, jpeg, req, reply)
   }
 }

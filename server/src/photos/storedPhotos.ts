@@ -59,7 +59,6 @@ export async function insertPhotos(
   db: Pick<Database, 'insert'>,
   { conversionId, shopId }: { conversionId: string; shopId: string },
   sent: readonly SentPhoto[],
-  by?: string,
 ): Promise<void> {
   // One at a time: together they could be tens of megabytes in one statement.
   for (const { jpeg, takenAt, ...photo } of sent)
@@ -67,7 +66,6 @@ export async function insertPhotos(
       .insert(photos)
       .values({
         ...photo,
-        by: photo.by ?? by,
         shopId,
         conversionId: photo.of === 'manual' ? null : conversionId,
         jpeg: Buffer.from(jpeg, 'base64'),

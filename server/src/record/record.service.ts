@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common'
 import type { NewLogEntries } from '@zesty/core/http'
 import { MOST_ENTRIES, type LogEntry } from '@zesty/core/record'
 import { and, count, eq } from 'drizzle-orm'
-import type { Asker } from '../access/who'
+import { namedFor, type Asker } from '../access/who'
 import { conversionMustExist } from '../conversions/conversionMustExist'
 import { DATABASE, type Database } from '../db/database'
 import { logEntries } from '../db/schema'
@@ -27,7 +27,11 @@ export class RecordService {
       .where(eq(logEntries.conversionId, conversionId))
     if ((there?.count ?? 0) + entries.length > MOST_ENTRIES)
       throw badInput([{ field: 'entries', message: `A machine’s log keeps at most ${MOST_ENTRIES} lines.` }], 422)
-    await insertLog(this.db, conversionId, entries, by.name)
+    await insertLog(
+      this.db,
+      conversionId,
+      entries.map((entry) => ({ ...entry, by: namedFor(by, entry.by) })),
+    )
     return logOf(this.db, conversionId)
   }
 

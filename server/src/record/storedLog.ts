@@ -33,16 +33,11 @@ export async function insertLog(
   db: Pick<Database, 'insert'>,
   conversionId: string,
   entries: readonly LogEntry[],
-  by?: string,
 ): Promise<void> {
   for (let i = 0; i < Math.min(entries.length, MOST_ENTRIES); i += AT_ONCE)
     await db
       .insert(logEntries)
-      .values(
-        entries
-          .slice(i, i + AT_ONCE)
-          .map(({ at, ...entry }) => ({ ...entry, by: entry.by ?? by, conversionId, at: new Date(at) })),
-      )
+      .values(entries.slice(i, i + AT_ONCE).map(({ at, ...entry }) => ({ ...entry, conversionId, at: new Date(at) })))
       .onConflictDoNothing()
 }
 

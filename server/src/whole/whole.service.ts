@@ -144,10 +144,9 @@ export class WholeService {
           widthPx,
           heightPx,
           takenAt,
-          by: who,
+          by: who ?? by.name,
           jpeg: Buffer.from(pictures[i] ?? new Uint8Array()).toString('base64'),
         })),
-        by.name,
       )
       return row.id
     })
