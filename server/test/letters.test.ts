@@ -71,3 +71,40 @@ describe('a revision’s number', () => {
     expect((await put(2_147_483_646).expect(409)).body.detail).toMatch(/at revision 1/)
   })
 })
+
+describe('a moment of a year that no database has', () => {
+  const year0 = '0000-01-01T00:00:00.000Z'
+  test('is refused where it is sent', async () => {
+    const { body: begun } = await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Moments' }).expect(201)
+    const post = (path: string, body: object) => h.api.post(`/api/conversions/${begun.id}/${path}`).send(body)
+    const id = '5a7e4f0e-3a54-4d5b-9a3e-200000000001'
+    for (const at of [year0, '1899-12-31T23:59:59.999Z']) {
+      await post('measurements', { measurements: [{ kind: 'amps', value: 3, takenAt: at }] }).expect(400)
+      await post('log', { entries: [{ id, kind: 'note', text: 'x', at }] }).expect(400)
+    }
+    await post('log', { entries: [{ id, kind: 'note', text: 'x', at: '9999-12-31T23:59:59.999Z' }] }).expect(201)
+  })
+  test.each([year0, '0001-01-01T00:00:00%2B14:00', '9999-12-31T23:59:59-14:00', '1899-12-31T23:59:59Z'])(
+    '%s is refused where it is asked for',
+    async (at) => {
+      const { body: begun } = await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Moments' }).expect(201)
+      await h.api.get(`/api/conversions/${begun.id}/at/${at}`).expect(400)
+    },
+  )
+  test('is refused as the end of a page', async () => {
+    const after = Buffer.from('0000-01-01T00:00:00.000000Z 5a7e4f0e-3a54-4d5b-9a3e-200000000001').toString('base64url')
+    await h.api.get(`/api/shops?after=${after}`).expect(400)
+  })
+})
+
+describe('a body that is packed', () => {
+  const send = (encoding: string, body: string) =>
+    h.api.post('/api/shops').set('content-type', 'application/json').set('content-encoding', encoding).send(body)
+  test('in a way that is not read is refused with the ways that are', async () => {
+    const { body } = await send('compress', '{"name":"x"}').expect(415)
+    expect(body.detail).toMatch(/gzip/)
+  })
+  test.each(['gzip', 'br', 'deflate'])('as %s, and is none, is refused', (encoding) =>
+    send(encoding, '{"name":"x"}').expect(400),
+  )
+})

@@ -185,3 +185,23 @@ test('one that says it unpacks to more than is taken is refused before it is unp
   const { status, body } = await send(shopId, saying(170_000_000))
   expect([status, body.detail]).toEqual([422, expect.stringMatching(/unpacks to more than 160 MB/)])
 })
+
+test('ticks that no database keeps are mended or refused, never a fault of the program', async () => {
+  const { id } = (await h.api.post(`/api/shops/${shopId}/conversions`).send({ name: 'Ticks' }).expect(201)).body
+  const files = unzipSync(await zipOf(id))
+  const document = JSON.parse(new TextDecoder().decode(files[WHOLE_DOCUMENT])) as { entries: object[] }
+  const tick = { path: 'checks.earthProved', at: '2026-03-01T10:00:00.000Z' }
+  const deep = (levels: number): unknown => (levels === 0 ? 1 : [deep(levels - 1)])
+  const sentWith = (entry: object) =>
+    send(
+      shopId,
+      zipSync({
+        ...(files as Zippable),
+        [WHOLE_DOCUMENT]: strToU8(JSON.stringify({ ...document, entries: [...document.entries, entry] })),
+      }),
+    )
+  await sentWith({ ...tick, value: 'a\0\ud800b' }).expect(201)
+  await sentWith({ ...tick, value: { 'a\0': 'b' } }).expect(422)
+  await sentWith({ ...tick, value: deep(2000) }).expect(422)
+  await sentWith({ ...tick, value: 1, at: '0000-01-01T00:00:00.000Z' }).expect(422)
+})

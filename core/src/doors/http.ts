@@ -104,3 +104,5 @@ export {
   shopLineSchema,
   shopSchema,
 } from '../http/shop'
+export { isKeptMoment } from '../rules/moment'
+export { LAST_REVISION } from '../rules/lastRevision'

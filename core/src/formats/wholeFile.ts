@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { conversionFileSchema, readPlan } from '../plan'
 import { LARGEST_PHOTO, photoSchema } from '../photos/photo'
+import { LAST_REVISION } from '../rules/lastRevision'
+import { moment } from '../rules/moment'
 import { faultsOf, firstFaults, type Fault, type Outcome } from '../rules/rule'
 import { text } from '../rules/text'
 
@@ -14,24 +16,23 @@ export const LARGEST_WHOLE = 160_000_000
 const MOST_REVISIONS = 20_000
 const MOST_CHANGES = 200_000
 
-const moment = z.iso.datetime()
-
 const revisionSchema = z.strictObject({
-  revision: z.number().int().min(1),
+  revision: z.number().int().min(1).max(LAST_REVISION),
   plan: z.unknown(),
   origin: text(200),
   by: text(60).optional(),
   name: text(120).optional(),
-  begunAt: moment,
-  savedAt: moment,
+  begunAt: moment(),
+  savedAt: moment(),
 })
 
 const entrySchema = z.strictObject({
   path: text(200),
-  value: z.unknown().optional(),
+  /** What was ticked or read: the same that is listed. */
+  value: z.union([z.number(), text(5000), z.boolean()]).optional(),
   reason: text(500).optional(),
   by: text(60).optional(),
-  at: moment,
+  at: moment(),
 })
 
 /** Where a photo lies in the ZIP. */
@@ -46,9 +47,9 @@ export const wholeSchema = z
     format: z.literal(WHOLE_FORMAT),
     version: z.literal(1),
     conversion: conversionWithin,
-    revision: z.number().int().min(1),
-    createdAt: moment,
-    savedAt: moment,
+    revision: z.number().int().min(1).max(LAST_REVISION),
+    createdAt: moment(),
+    savedAt: moment(),
     revisions: z.array(revisionSchema).min(1).max(MOST_REVISIONS),
     entries: z.array(entrySchema).max(MOST_CHANGES),
     photos: z

@@ -1,13 +1,12 @@
 import { z } from 'zod'
+import { LAST_REVISION } from '../rules/lastRevision'
+import { isKeptMoment, moment } from '../rules/moment'
 import { nameText } from '../rules/text'
 import { evaluationAnswer } from '../evaluate/evaluationSchema'
 import { measuredSchema } from '../measurements/measured'
 import { changesSchema, planSchema, type Plan } from '../plan'
 import type { ShownPart, ShownParts } from '../shown/shownParts'
 import { stageIds, type StageId } from '../stages/stages'
-
-/** The last number that the database has for a revision. */
-const LAST_REVISION = 2_147_483_647
 
 const revision = z.number().int().min(1).max(LAST_REVISION)
 /** A revision that another can follow. */
@@ -27,6 +26,7 @@ export const revisionParameterSchema = z
 /** A moment as it stands in an address, ISO 8601 with its zone. */
 export const momentParameterSchema = z.iso
   .datetime({ offset: true, error: 'must be a moment, as 2026-11-28T18:00:00Z' })
+  .refine(isKeptMoment, 'must be of the years 1900 to 9999')
   .transform((text) => new Date(text))
 
 export const newConversionSchema = z.strictObject({
@@ -44,7 +44,7 @@ export const unreadSaveSchema = z.strictObject({ baseRevision, plan: z.unknown()
 export const changesSaveSchema = z.strictObject({ baseRevision, changes: changesSchema })
 
 /** A save that was made, without the plan: whoever made it has it. */
-export const savedSchema = z.object({ id: z.uuid(), shopId: z.uuid(), revision, savedAt: z.iso.datetime() })
+export const savedSchema = z.object({ id: z.uuid(), shopId: z.uuid(), revision, savedAt: moment() })
 
 export const restoreSchema = z.strictObject({ baseRevision })
 
@@ -54,7 +54,7 @@ export const conversionSchema = z.strictObject({
   shopId: z.uuid(),
   revision,
   plan: planSchema,
-  savedAt: z.iso.datetime(),
+  savedAt: moment(),
 })
 
 /** A conversion with what the product says about it, as it is opened. */
@@ -81,7 +81,7 @@ const revisionHead = z.strictObject({
   by: z.string().optional(),
   /** What somebody calls it, where somebody does; it is kept for good then. */
   name: z.string().optional(),
-  savedAt: z.iso.datetime(),
+  savedAt: moment(),
 })
 
 export const revisionLineSchema = revisionHead.extend({
@@ -101,7 +101,7 @@ export const entrySchema = z.strictObject({
   /** Why, where somebody said so with the change. */
   reason: z.string().optional(),
   by: z.string().optional(),
-  at: z.iso.datetime(),
+  at: moment(),
 })
 
 export type OpenedAt = z.output<typeof openedAtSchema>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { moment } from '../rules/moment'
 import { text } from '../rules/text'
 import { symptoms, type SymptomId } from './symptoms'
 
@@ -42,7 +43,7 @@ export const logEntrySchema = z.strictObject({
   hz: z.number().min(0).max(1500).optional(),
   positionId: text(40).optional(),
   by: text(60).optional(),
-  at: z.iso.datetime(),
+  at: moment(),
 })
 
 /** As a file takes it along: an id is of one database only. */

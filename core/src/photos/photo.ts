@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { moment } from '../rules/moment'
 import { text } from '../rules/text'
 
 /** What a photo is of. Pages of a manual are the shop's, whatever the machine they were taken at. */
@@ -30,7 +31,7 @@ export const photoSchema = z.strictObject({
   note: text(200).optional(),
   widthPx: side,
   heightPx: side,
-  takenAt: z.iso.datetime(),
+  takenAt: moment(),
   by: text(60).optional(),
 })
 

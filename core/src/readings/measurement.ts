@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { moment } from '../rules/moment'
 import type { Dimension } from '../quantities'
 import { text } from '../rules/text'
 
@@ -72,7 +73,7 @@ export const readingSchema = z
     toRpm: number(0, 200_000),
     instrument: optionalText(60),
     by: optionalText(60),
-    takenAt: z.iso.datetime(),
+    takenAt: moment(),
     note: optionalText(300),
   })
   .superRefine(({ kind, value }, context) => {

@@ -1,5 +1,6 @@
 import { sql, type Column, type SQL } from 'drizzle-orm'
 import type { FastifyReply } from 'fastify'
+import { isKeptMoment, LAST_REVISION } from '@zesty/core/http'
 import { z } from 'zod'
 
 /** The last row that was listed: when it was begun, to the microsecond as the database has it, and its id. */
@@ -8,7 +9,7 @@ interface Cursor {
   id: string
 }
 
-const cursorSchema = z.object({ at: z.iso.datetime({ precision: 6 }), id: z.uuid() })
+const cursorSchema = z.object({ at: z.iso.datetime({ precision: 6 }).refine(isKeptMoment), id: z.uuid() })
 
 /** Which rows of a list are asked for: those after a cursor that an earlier answer gave. */
 export const listPageSchema = z.strictObject({
@@ -24,8 +25,6 @@ export const listPageSchema = z.strictObject({
     })
     .optional(),
 })
-
-const LAST_REVISION = 2_147_483_647
 
 /** The same of revisions, whose cursor is the number of the last that was listed. */
 export const revisionPageSchema = z.strictObject({

@@ -119,7 +119,7 @@ export const entries = pgTable(
     /** The field of the plan. */
     path: text().notNull(),
     /** What it holds from then on; nothing where it was cleared. */
-    value: jsonb(),
+    value: jsonb().$type<string | number | boolean>(),
     /** Why, where somebody said so with the change. */
     reason: text(),
     by: text(),

@@ -8,6 +8,7 @@ import { problemDetails } from './problem'
 
 const details: Record<number, string> = {
   404: 'There is nothing at this address.',
+  415: 'The content is packed in a way that is not read here: as it is, or as gzip, br or deflate.',
   413: 'The content is larger than this server takes: 2 MB, a conversion file 68 MB.',
 }
 
@@ -46,8 +47,9 @@ export class ProblemFilter implements ExceptionFilter {
 const isProblem = (body: unknown): body is ProblemDetails =>
   typeof body === 'object' && body !== null && 'type' in body && 'detail' in body
 
-/** The HTTP status that a body parser puts on its errors. */
-const statusOf = (error: unknown): number | undefined =>
-  typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number'
-    ? error.status
-    : undefined
+/** The HTTP status that a body parser, or what unpacks a body, puts on its errors. */
+function statusOf(error: unknown): number | undefined {
+  if (typeof error !== 'object' || error === null) return undefined
+  const status = 'status' in error ? error.status : 'statusCode' in error ? error.statusCode : undefined
+  return typeof status === 'number' ? status : undefined
+}

@@ -16,7 +16,8 @@ export function askAhead(path: string): void {
 
 /** The page's `fetch`: what was asked ahead, or else what is asked now. */
 export function fetchOrTake(input: Request | string | URL, init?: RequestInit): Promise<Response> {
-  const ahead = input instanceof Request && input.method === 'GET' ? taken(new URL(input.url, location.href)) : undefined
+  const ahead =
+    input instanceof Request && input.method === 'GET' ? taken(new URL(input.url, location.href)) : undefined
   return ahead ?? fetch(input, init)
 }
 
