@@ -1,5 +1,7 @@
 import { defineConfig } from '@playwright/test'
 import { chromiumArguments } from '../tools/browser.mjs'
+// Before any worker is begun: the day of this run is theirs too.
+import './effort'
 
 const env = (name: string): string => {
   const value = process.env[name]

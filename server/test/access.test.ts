@@ -123,6 +123,27 @@ describe('a phone that nobody let in', () => {
   test('gets nothing for a token that was never given', async () => {
     expect((await phone('/shops', { cookie: `__Host-zesty-device=${'x'.repeat(43)}` })).status).toBe(401)
   })
+  test('is answered before any of what it sends is read', async () => {
+    const status = await new Promise<number | undefined>((resolve, reject) => {
+      const sent = request({
+        ...{ host: '127.0.0.1', port, ca: certificate(), servername: 'shed.lan', method: 'POST' },
+        path: `/api/shops/${shopId}/import`,
+        headers: {
+          host: `shed.lan:${port}`,
+          'content-type': 'application/json',
+          'content-length': 60_000_000,
+        },
+      })
+      sent.on('response', (answer) => {
+        resolve(answer.statusCode)
+        sent.destroy()
+      })
+      sent.on('error', reject)
+      // Of sixty megabytes the first letter, and then nothing.
+      sent.write('{')
+    })
+    expect(status).toBe(401)
+  })
   test('cannot say that it is the computer', async () => {
     for (const headers of [{ 'x-forwarded-for': '127.0.0.1' }, { forwarded: 'for=127.0.0.1' }, { 'x-real-ip': '::1' }])
       expect((await phone('/shops', { headers })).status).toBe(401)
