@@ -100,8 +100,6 @@ export default defineConfig({
             { name: 'zod', test: /node_modules\/zod\/|state\/withoutEval/, priority: 2 },
             // It runs before all others, and waits for none.
             { name: 'ahead', test: /state\/ahead|vite\/preload-helper/, priority: 2 },
-            // What every stage wants comes in one piece: fifty small files take turns for half a second.
-            { name: 'everyStage', minShareCount: 9 },
           ],
         },
       },

@@ -1,5 +1,6 @@
 // The first that runs, and the smallest: it reads from the address what will be shown, and has its answers and its script
 // come at once, beside the rest of the page. One after the other they would take twice as long.
+import { fetchStage } from './stages/fetchStage'
 import { askAhead } from './state/ahead'
 
 /** By address: what is asked of the server, and what shows it. Anything else is asked for when it is wanted. */
@@ -16,7 +17,7 @@ const openings: [RegExp, (id: string, stage: string) => { asks: string[]; brings
     /^\/conversions\/([^/]+)(?:\/([^/]+))?$/,
     (id, stage) => ({
       asks: [`/api/conversions/${id}/judged?stage=${stage}`],
-      brings: [import('./conversion/ConversionScreen'), import(`./stages/${stage}/Stage.tsx`)],
+      brings: [import('./conversion/ConversionScreen'), fetchStage(stage)],
     }),
   ],
 ]

@@ -1,6 +1,7 @@
 import { stageIds, type StageId } from '@zesty/core'
 import { lazy, Suspense, useEffect, useState, type LazyExoticComponent, type ReactNode } from 'react'
 import { useNavigate, useParams } from 'react-router'
+import { fetchStage } from '../stages/fetchStage'
 import { api, problemText } from '../state/api'
 import { notice } from '../state/notice'
 import { passedForgotten, stageOpened } from '../state/screenSlice'
@@ -28,13 +29,6 @@ import { useJudge } from './useJudge'
 import { useFolds } from './useFolds'
 import { useKeys } from './useKeys'
 import { useStageScroll } from './useStageScroll'
-
-interface StageModule {
-  default: () => ReactNode
-}
-
-/** The screen of a stage: `Stage.tsx` of the folder that bears its name. */
-const fetchStage = (id: StageId) => import(`../stages/${id}/Stage.tsx`) as Promise<StageModule>
 
 /** Each is fetched when it is first opened. */
 const surfaces = Object.fromEntries(stageIds.map((id) => [id, lazy(() => fetchStage(id))])) as Record<
