@@ -3,7 +3,7 @@ import type { FastifyInstance } from 'fastify'
 import { readdirSync } from 'node:fs'
 import { isApi } from './guard/guardRequests'
 import { answerProblem } from './problems/answerProblem'
-import { problemDetails } from './problems/problem'
+import { NOTHING_HERE, problemDetails } from './problems/problem'
 
 /**
  * Serves the built page, as Brotli or gzip of what the build has compressed: files with a hash in their name for ever,
@@ -22,7 +22,7 @@ export async function servePage(fastify: FastifyInstance, webRoot: string): Prom
   // What the build has not compressed is not worth it.
   fastify.get('/*', { compress: false }, (request, reply) => {
     const [path = ''] = request.url.split('?')
-    if (isApi(request.url)) answerProblem(reply, problemDetails(404, 'There is nothing at this address.'))
+    if (isApi(request.url)) answerProblem(reply, problemDetails(404, NOTHING_HERE))
     // An address of the page's own, such as a conversion's: the page's router takes it from here.
     else void reply.sendFile(files.has(path) && /\.\w+$/.test(path) ? path : '/index.html')
   })

@@ -108,7 +108,10 @@ export function judgedTogether(said: readonly Said[]): Said {
   const ids = new Set(all.map((f) => f.id))
   /** Of each judgement the first that it found. */
   const firsts = new Map<string, FindingId>()
-  for (const { id } of all) if (!firsts.has(judgementOf(id))) firsts.set(judgementOf(id), id)
+  for (const { id } of all) {
+    const judgement = judgementOf(id)
+    if (!firsts.has(judgement)) firsts.set(judgement, id)
+  }
   const findings = all.map((finding): Finding => {
     const { follows, ...alone } = finding
     // What follows from nothing that was found stands by itself.

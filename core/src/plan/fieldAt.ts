@@ -3,8 +3,9 @@ import { acceptorOf } from '../rules/quickInput'
 import type { StageId } from '../stages/stages'
 import type { FieldMeta } from './field'
 import { planSchema } from './plan'
+import { perPath } from './perPath'
 import type { PlanPath } from './planPath'
-import { MOST_PATHS, stepsOf } from './stepsOf'
+import { stepsOf } from './stepsOf'
 
 /** A field's words and limits, found in the plan's schema. */
 export interface PlanField extends FieldMeta {
@@ -36,16 +37,8 @@ export const fieldAt = (path: PlanPath): PlanField => {
  */
 export const isPlanPath = (text: string): text is PlanPath => fields.has(patternOf(text))
 
-const patterns = new Map<string, string>()
-
-/** The path into the first item of each list; worked out once: it is asked of every figure at every key. */
-function patternOf(path: string): string {
-  const known = patterns.get(path)
-  if (known !== undefined) return known
-  const pattern = path.replace(/\.\d+(?=\.|$)/g, '.0')
-  if (patterns.size < MOST_PATHS) patterns.set(path, pattern)
-  return pattern
-}
+/** The path into the first item of each list. */
+const patternOf = perPath((path) => path.replace(/\.\d+(?=\.|$)/g, '.0'))
 
 /** Every path of the plan, of lists the path into their first item. */
 export const planPaths = (): PlanPath[] => [...fields.keys()] as PlanPath[]

@@ -2,8 +2,8 @@ import type { SettingId } from '../stages/settingTable'
 import { settingHearts } from '../stages/settingTable'
 import { hasField } from './fieldAt'
 import type { Plan } from './plan'
+import { perPath } from './perPath'
 import type { PlanPath } from './planPath'
-import { MOST_PATHS } from './stepsOf'
 import type { Heart } from '../stages/hearts'
 
 /**
@@ -39,31 +39,19 @@ const SETTING = /^settings\.(?:chosen|inDrive)\.(\w+)$/
 const ALL: readonly Heart[] = ['inverter', 'dc', 'driver']
 
 /** The hearts that have a field, and whether it is only of a motor for hundreds of hertz. */
-function ownersOf(path: PlanPath): Owners {
+const ownersOf = perPath((path) => {
   const setting = SETTING.exec(path)?.[1]
   const hearts =
     setting === undefined
       ? ALL.filter((heart) => OF_SOME.every(([pattern, these]) => these.includes(heart) || !pattern.test(path)))
       : settingHearts(setting as SettingId)
   return { hearts, ofHighFrequency: /^highFrequency(?:\.|$)/.test(path) }
-}
-
-interface Owners {
-  hearts: readonly Heart[]
-  ofHighFrequency: boolean
-}
-
-/** By path, worked out once: it is asked of every field at every key. */
-const owners = new Map<PlanPath, Owners>()
+})
 
 /** Whether what turns this machine has such a field at all. */
 export function isOfHeart(plan: Plan, path: PlanPath): boolean {
-  let of = owners.get(path)
-  if (!of) {
-    of = ownersOf(path)
-    if (owners.size < MOST_PATHS) owners.set(path, of)
-  }
-  return of.ofHighFrequency ? plan.motor.kind === 'high-frequency' : of.hearts.includes(heartOf(plan))
+  const { hearts, ofHighFrequency } = ownersOf(path)
+  return ofHighFrequency ? plan.motor.kind === 'high-frequency' : hearts.includes(heartOf(plan))
 }
 
 /** Whether the motor's kind has a field, by its schema, and what turns the machine has it. */

@@ -4,10 +4,10 @@ import type { FastifyReply } from 'fastify'
 import { databaseTrouble } from '../db/databaseTrouble'
 import { answerProblem } from './answerProblem'
 import { faultInWords } from './faultInWords'
-import { problemDetails } from './problem'
+import { NOTHING_HERE, problemDetails } from './problem'
 
 const details: Record<number, string> = {
-  404: 'There is nothing at this address.',
+  404: NOTHING_HERE,
   415: 'The content is packed in a way that is not read here: as it is, or as gzip, br or deflate.',
   413: 'The content is larger than this server takes: 2 MB, a conversion file 68 MB.',
 }

@@ -38,5 +38,7 @@ export const badInput = (faults: Fault[], status = 400): Problem =>
 
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what}.`)
 
+export const NOTHING_HERE = 'There is nothing at this address.'
+
 /** At an address that leads nowhere, or nowhere for whoever asks. */
-export const notFoundHere = (): Problem => new Problem(404, 'There is nothing at this address.')
+export const notFoundHere = (): Problem => new Problem(404, NOTHING_HERE)
